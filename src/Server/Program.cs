@@ -156,6 +156,8 @@ builder
 builder.Services.AddOpenApi(
     "v1",
     o =>
+    {
+        o.CreateSchemaReferenceId = OpenApiShapes.NameOf;
         o.AddSchemaTransformer<OpenApiShapes>()
             .AddDocumentTransformer(
                 (doc, _, _) =>
@@ -170,7 +172,8 @@ builder.Services.AddOpenApi(
                     OpenApiShapes.Mend(doc);
                     return Task.CompletedTask;
                 }
-            )
+            );
+    }
 );
 builder.Services.Configure<RouteHandlerOptions>(o => o.ThrowOnBadRequest = true);
 builder.Services.AddProblemDetails().AddExceptionHandler<Problems>();

@@ -6704,6 +6704,13 @@ export interface paths {
                         "application/json": components["schemas"]["JobShell"];
                     };
                 };
+                /** @description Not Modified */
+                304: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
             };
         };
         put?: never;
@@ -9927,7 +9934,7 @@ export interface components {
             /** Format: double */
             bridgesN?: null | number;
             ownWay: boolean;
-            text?: null | string;
+            text: string;
         };
         DayDone: {
             /** Format: int64 */
@@ -11333,7 +11340,7 @@ export interface components {
             totalMl: number;
             /** Format: double */
             offMl: number;
-            text?: null | string;
+            text: string;
         };
         LooseEnd: {
             thing: components["schemas"]["ThingId"];
@@ -11817,7 +11824,7 @@ export interface components {
             gaps: components["schemas"]["GapsResult"];
             pads: components["schemas"]["PlacedPad"][];
             seating?: null | components["schemas"]["SeatingResult"];
-            verdict?: null | string;
+            verdict: string;
             wrong: boolean;
         };
         PairPrep: {
@@ -11968,7 +11975,7 @@ export interface components {
             loadN?: null | number;
             /** Format: double */
             edgeGapMm?: null | number;
-            text?: null | string;
+            text: string;
         };
         PassportSeen: {
             what: string;
@@ -12296,7 +12303,7 @@ export interface components {
             heatOutW: number;
             /** Format: int32 */
             cells: number;
-            warning?: null | string;
+            warning?: string;
         };
         Pocket: {
             outline: components["schemas"]["Polygon"];
@@ -12636,7 +12643,7 @@ export interface components {
             decision?: null | components["schemas"]["DieDecision"];
             worth?: null | components["schemas"]["Money"];
             section?: null | components["schemas"]["DieSection"];
-            noDecision?: null | string;
+            noDecision?: string;
             mark: null | components["schemas"]["Point2"];
             coat: string[];
             warm?: null | components["schemas"]["Warming"];
@@ -12767,8 +12774,8 @@ export interface components {
             /** Format: int32 */
             moreRuns?: null | number;
             said?: null | string;
-            advice?: null | string;
-            text?: null | string;
+            advice?: string;
+            text: string;
             at: components["schemas"]["HeatConditions"];
             /** Format: double */
             throughK: number;
@@ -12885,6 +12892,7 @@ export interface components {
             /** Format: int32 */
             waitS?: null | number;
             acts?: null | string[];
+            stated?: null | string[];
             tiedLater: boolean;
         };
         SignerChange: {
@@ -13355,7 +13363,7 @@ export interface components {
             recommendedWords?: null | string;
             pace?: null | string;
             pressesDie: boolean;
-            summary?: null | string;
+            summary: string;
             recommendedKeepsBounds: boolean;
             whyThisOrder?: null | string;
             worstEdge?: null | string;
@@ -13767,10 +13775,10 @@ export interface components {
             kind: components["schemas"]["StepKind"];
             station: components["schemas"]["Station"];
             title: string;
-            first?: null | string;
-            detail?: null | string;
-            feel?: null | string;
-            caution?: null | string;
+            first?: string;
+            detail?: string;
+            feel?: string;
+            caution?: string;
             done: string;
             board?: null | string;
             pair?: null | string;

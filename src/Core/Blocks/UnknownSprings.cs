@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Blocks;
 public static class UnknownSprings
 {
     /// <summary>In place of a figure that they make.</summary>
-    public const string NotStated = UnknownSpringsWords.NotKnownSpringsNotLooked;
+    public static string NotStated => UnknownSpringsWords.NotKnownSpringsNotLooked;
 
     private const int MaxNamed = 6;
 

@@ -25,7 +25,7 @@ public sealed record DriftSeen(
 /// <param name="Inspections">Yearly looks at the loop until then.</param>
 /// <param name="Drift">Null with fewer than two proofs of different days.</param>
 /// <param name="Text">In a sentence.</param>
-public sealed record CareDates(DateOnly? Repaste, IReadOnlyList<DateOnly> Inspections, DriftSeen? Drift, string Text)
+public sealed record CareDates(DateOnly? Repaste, IReadOnlyList<DateOnly> Inspections, DriftSeen? Drift, Message Text)
 {
     /// <summary>Months between two looks at a loop.</summary>
     private const int InspectMonths = 12;
@@ -115,7 +115,7 @@ public sealed record CareDates(DateOnly? Repaste, IReadOnlyList<DateOnly> Inspec
         );
     }
 
-    private static string Words(DriftSeen? drift, DateOnly repaste, int months)
+    private static Message Words(DriftSeen? drift, DateOnly repaste, int months)
     {
         string Date(DateOnly d) => d.ToString("d MMM yyyy", System.Globalization.CultureInfo.InvariantCulture);
         if (drift is null)

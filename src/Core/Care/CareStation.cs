@@ -103,7 +103,7 @@ public sealed class CareStation : IStation<CareResult>
         };
     }
 
-    private static WorkStep Step(string target, StepKind kind, string title, string done, string? detail) =>
+    private static WorkStep Step(string target, StepKind kind, Message title, string done, Message? detail) =>
         new()
         {
             Id = new(Station.Care, null, target),
@@ -113,7 +113,7 @@ public sealed class CareStation : IStation<CareResult>
             Detail = detail,
         };
 
-    private static string Used(PadsResult pads, PasteResult paste)
+    private static Message Used(PadsResult pads, PasteResult paste)
     {
         var laid = pads
             .Pads.Select(p => (p.ThicknessMm, p.Material))

@@ -9,7 +9,7 @@ namespace FaithfulBracket.Core.Care;
 /// <summary>What became of the stock parts: stored, fitted again, or never taken off.</summary>
 internal static class StockParts
 {
-    public static string Words(WorkOrder order, MatchResult match, TeardownResult teardown, Ways ways)
+    public static Message Words(WorkOrder order, MatchResult match, TeardownResult teardown, Ways ways)
     {
         var again = teardown
             .Boards.SelectMany(b => FittedAgain.Acts(order, match, b))
@@ -25,16 +25,16 @@ internal static class StockParts
             .SelectMany(p => Staying.Names(p.Board.Assembly!))
             .Distinct()
             .ToList();
-        List<string> words = [StockPartsWords.NeededToPutBackForWarranty(OrderNames.Subject(order))];
+        List<Message> words = [StockPartsWords.NeededToPutBackForWarranty(OrderNames.Subject(order))];
         if (again.Count > 0)
             words.Add(StockPartsWords.FittedAgainNotToBeStored(string.Join(", ", again)));
         if (stayed.Count > 0)
             words.Add($"Never came off: {string.Join(", ", stayed)}.");
         words.Add(
             ways.StockPads == StockPads.Reuse ? StockPartsWords.BackPlatesPadsStay
-            : order.Pieces.Any(p => p.Seated is not null) ? ""
+            : order.Pieces.Any(p => p.Seated is not null) ? Message.Empty
             : StockPartsWords.PadsAreReplacedWhenItGoes
         );
-        return string.Join(" ", words.Where(w => w.Length > 0));
+        return Message.Join(words);
     }
 }

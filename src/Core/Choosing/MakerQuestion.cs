@@ -20,7 +20,7 @@ public sealed record AskedTwin(string BoardId, string Name, bool Declared, IRead
 public sealed record MakerQuestion(
     string Question,
     Verdict Verdict,
-    IReadOnlyList<string> Why,
+    IReadOnlyList<Message> Why,
     IReadOnlyList<AskedHeight> Heights,
     AskedTwin? Twin
 )

@@ -19,7 +19,7 @@ public sealed record PlanBSink(
     double FanC,
     double? LimitC,
     string FinDirection,
-    string Text
+    Message Text
 );
 
 /// <param name="NeedsFan">Whether a part passes its limit only with a fan.</param>
@@ -31,7 +31,7 @@ public sealed record PlanBResult(
     IReadOnlyList<PlanBSink> Sinks,
     bool NeedsFan,
     bool AllHold,
-    string Text,
+    Message Text,
     IReadOnlyList<string> GivesUp
 );
 

@@ -16,7 +16,7 @@ public sealed record TogetherBlock(string BlockId, string Name, BlockKind Kind, 
 public sealed record TogetherChoice(
     IReadOnlyList<TogetherBlock> Blocks,
     Verdict Verdict,
-    string Summary,
+    Message Summary,
     IReadOnlyList<string> Uncovered,
     double UncoveredW,
     double? Total,

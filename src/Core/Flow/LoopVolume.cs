@@ -19,7 +19,7 @@ public sealed record LoopVolume(double BlocksMl, double HoseMl, double Reservoir
     /// <summary>What the estimate of the blocks leaves open, mL to either side.</summary>
     public double OffMl => Math.Ceiling(BlocksMl * BlockShare);
 
-    public string Text =>
+    public Message Text =>
         LoopVolumeWords.AboutHoseReservoirRadiatorInBlocks(TotalMl, OffMl, HoseMl, ReservoirMl, RadiatorMl, BlocksMl);
 
     /// <returns>Null while no block is chosen.</returns>

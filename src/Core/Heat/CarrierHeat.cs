@@ -43,7 +43,7 @@ public static class CarrierHeat
         var mean = at.CoolantInC + rise / 2;
         var blockK = total * (curve.AKPerW + curve.BKPerW * Math.Pow(at.FlowLMin, -curve.N));
         List<ExpectedPart> parts = [];
-        List<string> warnings = [];
+        List<Message> warnings = [];
         foreach (var carrier in block.Carriers)
             parts.AddRange(On(carrier, module, scale, mean, blockK, warnings));
         var told = parts.Select(p => p.Part).ToHashSet();
@@ -65,7 +65,7 @@ public static class CarrierHeat
         double scale,
         double meanC,
         double blockK,
-        List<string> warnings
+        List<Message> warnings
     )
     {
         var (top, wide) = (carrier.Outline.Bounds.MaxY, carrier.Outline.Bounds.Width);

@@ -34,7 +34,7 @@ public sealed record ExpectResult(
     double CoolantRiseK,
     double CoolantMeanC,
     IReadOnlyList<ExpectedPart> Parts,
-    IReadOnlyList<string> Warnings
+    IReadOnlyList<Message> Warnings
 )
 {
     /// <summary>Parts with watts of which nothing is told; a warning says why.</summary>
@@ -45,7 +45,7 @@ public sealed record ExpectResult(
 /// <summary>What every covered part runs at: coolant, plate, and its own way to the land.</summary>
 public static class Expect
 {
-    public const string InWords = ExpectWords.LimitsBodyOfMiBAndThose;
+    public static string InWords => ExpectWords.LimitsBodyOfMiBAndThose;
 
     /// <param name="pads">Null takes what the block's maker supplies.</param>
     /// <exception cref="InputException">See <see cref="BlockHeat"/>; a pad of a material nobody knows.</exception>
@@ -70,7 +70,7 @@ public static class Expect
     {
         var heat = plate.At(at.PowerW);
         var laid = heat.Laid;
-        var warnings = new List<string>();
+        var warnings = new List<Message>();
         var ways = new Ways(laid, pads, materials, paste, warnings);
         var rise = Coolant.RiseK(heat.Watts, at.FlowLMin);
         var mean = at.CoolantInC + rise / 2;
@@ -114,7 +114,7 @@ public static class Expect
     {
         private readonly IReadOnlyDictionary<string, PadMaterial> _materials;
         private readonly PasteMaterial _paste;
-        private readonly List<string> _warnings;
+        private readonly List<Message> _warnings;
         private readonly SeatingResult? _seated;
         private readonly Dictionary<string, LaidPad> _pads;
         private readonly Dictionary<string, Gap> _gaps = [];
@@ -124,7 +124,7 @@ public static class Expect
             IReadOnlyList<LaidPad>? pads,
             IReadOnlyDictionary<string, PadMaterial> materials,
             PasteMaterial paste,
-            List<string> warnings
+            List<Message> warnings
         )
         {
             (_materials, _paste, _warnings) = (materials, paste, warnings);

@@ -38,7 +38,7 @@ public sealed record PlateHeatResult(
 )
 {
     /// <summary>What the grid cannot show; null where it shows all.</summary>
-    public string? Warning { get; init; }
+    public Message? Warning { get; init; }
 }
 
 /// <summary>One plate, its sources and what cools it.</summary>
@@ -48,7 +48,7 @@ public static class PlateHeat
         MaxAreas = 100,
         MaxProbes = 2000;
 
-    public const string InWords = PlateHeatWords.LimitsCellsSourcesCooledAreasProbes;
+    public static string InWords => PlateHeatWords.LimitsCellsSourcesCooledAreasProbes;
 
     private const int UsualCells = 16_000;
 
@@ -109,7 +109,7 @@ public static class PlateHeat
     private const int MinAlongSource = 4;
 
     /// <summary>The cell that suits the plate and its smallest source, within what the call allows.</summary>
-    private static (double Mm, string? Warning) Cell(PlateHeatAsk ask)
+    private static (double Mm, Message? Warning) Cell(PlateHeatAsk ask)
     {
         var usual = Math.Clamp(Math.Sqrt(ask.Outline.Area / UsualCells), MinCellMm, MaxCellMm);
         var smallest = SmallestMm(ask);
@@ -129,7 +129,7 @@ public static class PlateHeat
         ask.Sources.Select(s => Math.Min(s.WidthMm, s.DepthMm)).DefaultIfEmpty(double.MaxValue).Min();
 
     /// <summary>Told where the caller's own cells are too large for the smallest source.</summary>
-    private static string? Coarse(PlateHeatAsk ask, double cell)
+    private static Message? Coarse(PlateHeatAsk ask, double cell)
     {
         var smallest = SmallestMm(ask);
         if (cell <= smallest / MinAlongSource)

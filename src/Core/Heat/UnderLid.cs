@@ -14,7 +14,7 @@ internal static class UnderLid
         Board board,
         IReadOnlyList<ExpectedPart> told,
         double coolantC,
-        List<string> warnings
+        List<Message> warnings
     )
     {
         List<ExpectedPart> dies = [];

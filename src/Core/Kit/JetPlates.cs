@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Kit;
 /// <summary>Which jet plate lies in the caliper.</summary>
 /// <param name="Name">Null where it is none of the block's.</param>
 /// <param name="Right">Whether it is the one for this socket.</param>
-public sealed record JetPlateText(double MeasuredMm, string? Name, bool Right, string Text);
+public sealed record JetPlateText(double MeasuredMm, string? Name, bool Right, Message Text);
 
 /// <summary>Tells unmarked jet plates apart by their thickness.</summary>
 public static class JetPlates

@@ -73,14 +73,14 @@ public sealed class KitStation : IStation<KitResult>
             .. order.Pairs.Select(p => p.Block).Where(b => b.Kit is null).Select(b => b.Model).Distinct(),
         ];
         var summary =
-            lines.Count == 0 ? "waits for a block"
+            lines.Count == 0 ? (Message)$"waits for a block"
             : missing.Count == 0
-                ? unlisted.Count == 0 ? "all here"
-                    : "box not listed"
-            : $"{Amount(missing[0])} short{(missing.Count > 1 ? $", {missing.Count - 1} more" : "")}";
+                ? unlisted.Count == 0 ? (Message)$"all here"
+                    : (Message)$"box not listed"
+            : (Message)$"{Amount(missing[0])} short{(missing.Count > 1 ? $", {missing.Count - 1} more" : "")}";
         var told =
             (
-                missing.Count > 0 ? $"Short: {string.Join(", ", missing.Select(Amount))}."
+                missing.Count > 0 ? (Message)$"Short: {string.Join(", ", missing.Select(Amount))}."
                 : unlisted.Count == 0 ? KitStationWords.KitAndDrawerHoldEverythingJob
                 : KitStationWords.DrawerHoldsWhatCanBeCalculated
             ) + Unlisted(unlisted);
@@ -96,8 +96,8 @@ public sealed class KitStation : IStation<KitResult>
     }
 
     /// <summary>What is in a box whose list nobody has written down, and what cannot be told without it.</summary>
-    private static string Unlisted(List<string> models) =>
-        models.Count == 0 ? "" : KitStationWords.ListIsOneInBox(string.Join(" or ", models));
+    private static Message Unlisted(List<string> models) =>
+        models.Count == 0 ? Message.Empty : KitStationWords.ListIsOneInBox(string.Join(" or ", models));
 
     private static WorkStep StockRun(WorkOrder order) =>
         new()

@@ -12,7 +12,7 @@ internal static class SocketKit
     {
         var pair = order.Pairs.First(p => p.Key == seat.Pair);
         var socket = order.Find(seat.Board)!.Seated!.Socket;
-        WorkStep Step(string target, string title, string? detail, string done) =>
+        WorkStep Step(string target, Message title, Message? detail, string done) =>
             SeatSteps.Create(order, seat, Station.Kit, target, StepKind.Count, title, detail, done);
         if (seat.Fit?.Kit is { Length: > 0 } kit)
             yield return Step(
@@ -37,7 +37,9 @@ internal static class SocketKit
         if (seat.Fit is { JetPlate: { } jet } fit)
             yield return Step(
                 "jet-plate",
-                fit.JetPlateMm is { } mm ? SocketKitWords.FindJetPlateAtCaliper(jet, mm) : $"Find jet plate {jet}",
+                fit.JetPlateMm is { } mm
+                    ? SocketKitWords.FindJetPlateAtCaliper(jet, mm)
+                    : (Message)$"Find jet plate {jet}",
                 SocketKitWords.JetPlatesCarryNoMark + Others(pair.AsSold ?? pair.Block, fit),
                 "Right jet plate"
             ) with
@@ -71,12 +73,12 @@ internal static class SocketKit
             );
     }
 
-    private static string Others(Blocks.Block block, Blocks.SocketFit fit)
+    private static Message Others(Blocks.Block block, Blocks.SocketFit fit)
     {
         var others = block
             .Sockets.Where(s => s.Socket != fit.Socket && s is { JetPlate: not null, JetPlateMm: not null })
             .Select(s => FormattableString.Invariant($"{s.JetPlate} is {s.JetPlateMm:0.00} mm"))
             .ToList();
-        return others.Count == 0 ? "" : $" {string.Join(", ", others)}.";
+        return others.Count == 0 ? Message.Empty : (Message)$" {string.Join(", ", others)}.";
     }
 }

@@ -58,7 +58,7 @@ internal static class BlockEvidence
                 new(
                     "measure-next",
                     BlockEvidenceWords.MeasureFirstOnStep(land.Id, HowMany.Count(parts, "part rests", "parts rest"))
-                        + FormattableString.Invariant($"{Word(land.Evidence)} to ±{land.StepTolMm:0.00} mm."),
+                        + (Message)$"{Word(land.Evidence)} to ±{land.StepTolMm:0.00} mm.",
                     [land.Id]
                 )
             );

@@ -52,9 +52,10 @@ public static class Fit
             Summary =
                 verdict == Verdict.Unproven && unknown > 0
                     ? FitWords.UnprovenWithoutHeightOrKind(HowMany.Count(unknown, "part"))
-                : verdict == Verdict.Unproven && taken > 0 ? $"unproven: {HowMany.Count(taken, "part")} only assumed"
+                : verdict == Verdict.Unproven && taken > 0
+                    ? (Message)$"unproven: {HowMany.Count(taken, "part")} only assumed"
                 : verdict == Verdict.Unproven && assumed > 0
-                    ? $"unproven: {HowMany.Count(assumed, "land or screw", "lands and screws")} only assumed"
+                    ? (Message)$"unproven: {HowMany.Count(assumed, "land or screw", "lands and screws")} only assumed"
                 : Summarise(verdict, best, chance, judgements),
             PlaneMm = best.PlaneMm,
             Placement = best.Alignment.Placement,
@@ -135,26 +136,28 @@ public static class Fit
 
     public const string WrongSocket = "wrong socket";
 
-    internal static readonly (string[] Codes, string Words)[] Hopeless =
+    internal static readonly (string[] Codes, Message Words)[] Hopeless =
     [
-        (["socket"], WrongSocket),
+        (["socket"], Message.Quote(WrongSocket)),
         (["hole-missing", "screw-misses", "screw-too-wide"], FitWords.ScrewsDoNotLineUp),
     ];
 
-    private static string Summarise(Verdict verdict, Laid laid, double chance, List<Judgement> judgements)
+    private static Message Summarise(Verdict verdict, Laid laid, double chance, List<Judgement> judgements)
     {
         static string Mm(double v) => v.ToString("0.00", CultureInfo.InvariantCulture);
         switch (verdict)
         {
             case Verdict.Seats:
-                return laid.Margins.Count > 0 ? $"seats, tightest {Mm(laid.Margins[0].MarginMm)} mm"
+                return laid.Margins.Count > 0 ? (Message)$"seats, tightest {Mm(laid.Margins[0].MarginMm)} mm"
                     : laid.Alignment.Screws.Count > 0 ? FitWords.SeatsAllScrewsPass
-                    : "seats";
+                    : (Message)$"seats";
             case Verdict.SeatsWithWork:
                 return laid.Uncovered.Count > 0
-                        ? $"seats, {HowMany.Count(laid.Uncovered.Count, "part needs a sink", "parts need sinks")}"
-                    : laid.Tight.Count > 0 ? $"seats, {laid.Tight[0].Part} tight {Mm(laid.Tight[0].MarginMm)} mm"
-                    : "seats, with work";
+                        ? (Message)
+                            $"seats, {HowMany.Count(laid.Uncovered.Count, "part needs a sink", "parts need sinks")}"
+                    : laid.Tight.Count > 0
+                        ? (Message)$"seats, {laid.Tight[0].Part} tight {Mm(laid.Tight[0].MarginMm)} mm"
+                    : (Message)$"seats, with work";
             case Verdict.Unproven:
                 return $"unproven, {Percent(chance)} % likely";
             default:

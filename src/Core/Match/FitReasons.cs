@@ -70,9 +70,9 @@ internal static class FitReasons
         {
             var kept = laid.Uncovered.FindAll(p => board.FindPart(p)?.Kind is PartKind.Die or PartKind.Lid);
             var bare = laid.Uncovered.Except(kept).ToList();
-            string Bare(List<string> parts, string one, string more) =>
-                $"No land covers {List(parts)}: {(parts.Count == 1 ? one : more)}.";
-            List<string> told =
+            Message Bare(List<string> parts, Message one, Message more) =>
+                (Message)$"No land covers {List(parts)}: {(parts.Count == 1 ? one : more)}.";
+            List<Message> told =
             [
                 .. bare.Count > 0
                     ?
@@ -83,12 +83,12 @@ internal static class FitReasons
                             FitReasonsWords.TheyNeedPassiveSinksAndAirflow
                         ),
                     ]
-                    : Array.Empty<string>(),
+                    : Array.Empty<Message>(),
                 .. kept.Count > 0
                     ? [Bare(kept, FitReasonsWords.ItNeedsCoolerOfOwn, FitReasonsWords.TheyNeedCoolersOfTheirOwn)]
-                    : Array.Empty<string>(),
+                    : Array.Empty<Message>(),
             ];
-            yield return new(Weight.Work, new("uncovered", string.Join(" ", told), laid.Uncovered));
+            yield return new(Weight.Work, new("uncovered", Message.Join(told), laid.Uncovered));
         }
         foreach (var j in Envelope.Judge(board, block))
             yield return j;
@@ -217,7 +217,7 @@ internal static class FitReasons
         }
     }
 
-    private static string Evidence(EvidenceGrade grade, Board board, Block block) =>
+    private static Message Evidence(EvidenceGrade grade, Board board, Block block) =>
         grade switch
         {
             EvidenceGrade.A => FitReasonsWords.GradeStatesFit(block.Maker, board.BoardCode, board.Revision),

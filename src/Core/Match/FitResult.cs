@@ -16,7 +16,7 @@ public enum Verdict
 /// <param name="Code">Stable short name of the judgement.</param>
 /// <param name="Text">The sentence, with its figures.</param>
 /// <param name="Refs">Ids of the parts, holes or lands it is about.</param>
-public sealed record Reason(string Code, string Text, IReadOnlyList<string> Refs)
+public sealed record Reason(string Code, Message Text, IReadOnlyList<string> Refs)
 {
     /// <summary>How far it moves the verdict.</summary>
     public Weight Weight { get; init; }
@@ -56,7 +56,7 @@ public sealed record FitResult
     public required EvidenceGrade Grade { get; init; }
 
     /// <summary>The verdict in a few words for the route.</summary>
-    public required string Summary { get; init; }
+    public required Message Summary { get; init; }
 
     /// <summary>Height of the reference plane above the board, mm; null when nothing fixes it.</summary>
     public double? PlaneMm { get; init; }

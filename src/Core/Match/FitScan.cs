@@ -11,7 +11,7 @@ public sealed record ScanEntry(
     Block Block,
     Verdict Verdict,
     EvidenceGrade Grade,
-    string Summary,
+    Message Summary,
     string TopReason,
     double ChanceOfSeating,
     FitResult? Fit
@@ -89,7 +89,7 @@ public static class FitScan
         return InFull(board, block, settings, cancel);
     }
 
-    private static ScanEntry Settled(Board board, Block block, int hopeless, string reason) =>
+    private static ScanEntry Settled(Board board, Block block, int hopeless, Message reason) =>
         new(block, Verdict.Clashes, Fit.Grade(board, block), Fit.Hopeless[hopeless].Words, reason, 0, null);
 
     /// <summary>

@@ -76,7 +76,7 @@ public static class MachineRoom
             );
     }
 
-    private static string Text(LinkStand link) =>
+    private static Message Text(LinkStand link) =>
         link.OffsetMm > link.MostOffsetMm
             ? MachineRoomWords.PortOfCardAndPort(
                 link.From.Port,

@@ -24,7 +24,7 @@ public sealed class MatchStation : IStation<MatchResult>
     public static MatchResult Judge(WorkOrder order, ShopSettings shop, CancellationToken cancel = default)
     {
         if (order.Pairs.Count == 0)
-            return new(null, new(Station.Match, "choose a block", true, []));
+            return new(null, new(Station.Match, $"choose a block", true, []));
         return From(order, OrderFits.Judge(order, FitSettings.From(shop), cancel));
     }
 
@@ -43,7 +43,7 @@ public sealed class MatchStation : IStation<MatchResult>
                     Id = new(Station.Match, null, "between"),
                     Kind = StepKind.Read,
                     Title = MatchStationWords.ReadWhatStandsBetweenBlocks,
-                    Detail = string.Join(" ", fit.Between.Select(b => b.Text)),
+                    Detail = Message.Join(fit.Between.Select(b => b.Text)),
                     Done = "Read",
                 }
             );
@@ -52,13 +52,13 @@ public sealed class MatchStation : IStation<MatchResult>
 
     private static bool IsFault(Verdict verdict) => verdict is Match.Verdict.Clashes or Match.Verdict.Unproven;
 
-    private static string Summary(WorkOrder order, OrderFit fit)
+    private static Message Summary(WorkOrder order, OrderFit fit)
     {
         if (fit.Between.Count > 0)
             return fit.Between[0].Code switch
             {
                 BetweenCode.Overlap => $"blocks {fit.Between[0].A} and {fit.Between[0].B} overlap",
-                BetweenCode.JoinMiss => "a bridging fitting misses",
+                BetweenCode.JoinMiss => $"a bridging fitting misses",
                 BetweenCode.Spacing => MatchStationWords.BlockIsNotBoardsHeight,
                 BetweenCode.LinkMiss => MatchStationWords.RigidLinkDoesNotReach,
                 BetweenCode.Slot => MatchStationWords.TwoCardsWantOneSlot,
@@ -67,10 +67,10 @@ public sealed class MatchStation : IStation<MatchResult>
         var worst = fit.Pairs.MaxBy(p => p.Verdict)!;
         if (order.Pairs.Count == 1)
             return worst.Summary;
-        return IsFault(fit.Verdict) ? $"{worst.Key}: {worst.Summary}"
+        return IsFault(fit.Verdict) ? (Message)$"{worst.Key}: {worst.Summary}"
             : fit.Uncovered.Count > 0
-                ? $"all seat, {HowMany.Count(fit.Uncovered.Count, "part needs a sink", "parts need sinks")}"
-            : $"all {fit.Pairs.Count} blocks seat";
+                ? (Message)$"all seat, {HowMany.Count(fit.Uncovered.Count, "part needs a sink", "parts need sinks")}"
+            : (Message)$"all {fit.Pairs.Count} blocks seat";
     }
 
     private static WorkStep Label(WorkOrder order, Workpiece piece)

@@ -7,7 +7,7 @@ namespace FaithfulBracket.Core.Match;
 /// <summary>One thing to measure and what it is worth.</summary>
 /// <param name="What">hole or height.</param>
 /// <param name="ChanceThen">Chance of seating if it proves to be where it was seen; null for heights, which count by their room.</param>
-public sealed record Measure(string What, string Id, double? ChanceThen, string Text);
+public sealed record Measure(string What, string Id, double? ChanceThen, Message Text);
 
 /// <summary>What turns "unproven" into an answer soonest.</summary>
 public static class NextMeasure

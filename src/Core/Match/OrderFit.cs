@@ -32,7 +32,7 @@ public sealed record PairFit(
     string Key,
     string Block,
     Verdict Verdict,
-    string Summary,
+    Message Summary,
     IReadOnlyList<PlateFit> Plates,
     IReadOnlyList<BoardFit> On
 );
@@ -58,7 +58,7 @@ public sealed record BetweenFault(
     BetweenCode Code,
     string A,
     string B,
-    string Text,
+    Message Text,
     double? MissMm = null,
     double? AreaMm2 = null
 );

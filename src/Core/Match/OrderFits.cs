@@ -103,7 +103,7 @@ public static class OrderFits
             pair.Block.Id,
             worst?.Fit.Verdict ?? Verdict.Clashes,
             worst is null ? OrderFitsWords.BoardIsMissing
-                : boards.Count > 1 ? $"{worst.Board}: {worst.Fit.Summary}"
+                : boards.Count > 1 ? (Message)$"{worst.Board}: {worst.Fit.Summary}"
                 : worst.Fit.Summary,
             [.. plates.OrderBy(p => sequence.IndexOf(p.Plate))],
             boards

@@ -53,7 +53,8 @@ internal static class Bridging
             Id = first.Id with { Target = AsOneTarget },
             Title = BridgingWords.LowerOntoBoardAsOneJoined(names),
             Detail =
-                (films > 0 ? BridgingWords.PeelOuterFilmOff(HowMany.All(films, "pad")) : "") + BridgingWords.HandOnEach,
+                (films > 0 ? BridgingWords.PeelOuterFilmOff(HowMany.All(films, "pad")) : Message.Empty)
+                + BridgingWords.HandOnEach,
             Caution = BridgingWords.BlockThatHangsFromFittingBends,
             Targets = [.. lowers.SelectMany(s => s.Targets)],
             Count = films > 0 ? films : null,

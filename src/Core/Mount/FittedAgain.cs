@@ -44,9 +44,8 @@ public static class FittedAgain
             RestoreAction.Fasten => (
                 StepKind.Fasten,
                 FittedAgainWords.PutOfGroupBackOut(HowMany.Count(step.Count, "screw"), step.Target, step.Cell),
-                FormattableString.Invariant(
-                    $"{step.Name}{(length is { } mm ? FittedAgainWords.NoLongerOneGoesInHere(mm) : "")}.{(act.IntoBlock ? FittedAgainWords.WhatElseTheyHeldStaysOff : "")}"
-                ),
+                (Message)
+                    $"{step.Name}{(length is { } mm ? FittedAgainWords.NoLongerOneGoesInHere(mm) : "")}.{(act.IntoBlock ? FittedAgainWords.WhatElseTheyHeldStaysOff : "")}",
                 $"{step.Count} in"
             ),
             RestoreAction.Plug => Plug(assembly, act),
@@ -79,7 +78,7 @@ public static class FittedAgain
         };
     }
 
-    private static (StepKind, string Title, string Detail, string Done) Plug(Assembly assembly, BackAct act)
+    private static (StepKind, Message Title, Message Detail, string Done) Plug(Assembly assembly, BackAct act)
     {
         var lead = assembly.Leads.First(l => l.Id == act.Step.Target);
         if (lead.MovesTo is not { } to)

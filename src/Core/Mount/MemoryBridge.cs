@@ -109,7 +109,7 @@ public static class MemoryBridge
             List<Pair> pairs = [.. group];
             var first = pairs[0];
             var star = Star(pairs, order);
-            WorkStep Step(string target, StepKind kind, string title, string done) =>
+            WorkStep Step(string target, StepKind kind, Message title, string done) =>
                 new()
                 {
                     Id = new(Station.Mount, order.ScopeOf(first), target),
@@ -119,7 +119,12 @@ public static class MemoryBridge
                     Title = title,
                     Done = done,
                 };
-            var slots = Slots(first, pairs.Count, ways.ModulesIn, Step("slots", StepKind.Fit, "", "In their slots"));
+            var slots = Slots(
+                first,
+                pairs.Count,
+                ways.ModulesIn,
+                Step("slots", StepKind.Fit, Message.Empty, "In their slots")
+            );
             var inFirst = order.Machine is null && ways.ModulesIn == ModulesIn.First;
             if (inFirst)
                 yield return slots;
@@ -147,14 +152,14 @@ public static class MemoryBridge
             ) with
             {
                 Detail =
-                    (films > 0 ? BridgingWords.PeelOuterFilmOff(HowMany.All(films, "narrow pad")) : "")
+                    (films > 0 ? BridgingWords.PeelOuterFilmOff(HowMany.All(films, "narrow pad")) : Message.Empty)
                     + MemoryBridgeWords.BoltThatBindsIsCrossed,
                 Driver = Driver(first.Block, star),
                 Count = star.Count > 0 ? star.Count : null,
                 Counted = star.Count > 0 ? CountOf.Screws : null,
             };
             for (var round = 1; round <= Rounds && star.Count > 0; round++)
-                yield return Bolts(first.Block, star, round, Step($"bolt-{round}", StepKind.Turn, "", ""));
+                yield return Bolts(first.Block, star, round, Step($"bolt-{round}", StepKind.Turn, Message.Empty, ""));
             if (order.Machine is null && !inFirst)
                 yield return slots;
         }
@@ -197,7 +202,7 @@ public static class MemoryBridge
                 modules == 1 ? MemoryBridgeWords.PressModuleIntoSecondSlot
                 : modules == 2 ? MemoryBridgeWords.PressBothModulesIntoSecond(How(way))
                 : MemoryBridgeWords.PressModulesIntoSlotsSide(modules, How(way))
-                    + (way == ModulesIn.WithBlock ? MemoryBridgeWords.HeldLevel(first.Block.Model) : ""),
+                    + (way == ModulesIn.WithBlock ? MemoryBridgeWords.HeldLevel(first.Block.Model) : Message.Empty),
             Detail =
                 modules % 2 == 0 && modules > 2
                     ? MemoryBridgeWords.EverySlotTaken

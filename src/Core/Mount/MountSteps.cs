@@ -19,7 +19,7 @@ internal static class MountSteps
         var (order, ways, seats) = (context.Order, context.Ways, earlier.Seats());
         var (match, pads) = (earlier.Get<MatchResult>(), earlier.Get<PadsResult>());
         if (mounts.Count == 0)
-            return new(Station.Mount, "waits for a block", true, []);
+            return new(Station.Mount, $"waits for a block", true, []);
         var steps = new List<WorkStep>();
         string? turned = null;
         var joined = new Dictionary<string, List<IReadOnlyList<WorkStep>>>();
@@ -62,7 +62,12 @@ internal static class MountSteps
         var each = pace is null ? "" : $", {pace}";
         var named = seats.Count == mounts.Count && seats.Count > 0 ? turned : "screw";
         var strips = mounts.Any(m => m.Tightening?.Strips is not null);
-        return new(Station.Mount, strips ? "screws strip first" : $"{screws} {named}s{each}", strips, steps);
+        return new(
+            Station.Mount,
+            strips ? (Message)$"screws strip first" : (Message)$"{screws} {named}s{each}",
+            strips,
+            steps
+        );
     }
 
     /// <summary>What is done once for the block, however many boards it lies on.</summary>

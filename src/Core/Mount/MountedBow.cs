@@ -12,7 +12,7 @@ namespace FaithfulBracket.Core.Mount;
 /// <param name="Without">
 /// Without the back plate; null where the model says nothing, and <paramref name="Text"/> says why.
 /// </param>
-public sealed record MountedBowResult(BowResult? Without, BowResult? With, string Text, Validity Validity)
+public sealed record MountedBowResult(BowResult? Without, BowResult? With, Message Text, Validity Validity)
 {
     /// <summary>Strain at the packages' rims without the back plate, in words; null where no bow is told.</summary>
     public string? WithoutStrain { get; init; }
@@ -113,7 +113,7 @@ public static class MountedBow
             : bow.Levelled();
     }
 
-    private static string Words(
+    private static Message Words(
         BowResult worst,
         double strain,
         double[] range,
@@ -129,7 +129,7 @@ public static class MountedBow
             StrainLevel.Watch => MountedBowWords.ThatIsSafeWhileYouTurn,
             _ => MountedBowWords.JointsTakeThat,
         };
-        var weak = held == Validity.Weak ? MountedBowWords.ScrewsLieNearlyInLine : "";
+        var weak = held == Validity.Weak ? MountedBowWords.ScrewsLieNearlyInLine : Message.Empty;
         return MountedBowWords.BoardBowsStrainBesidePackages(Math.Abs(worst.PeakMm), told, limit) + verdict + weak;
     }
 

@@ -10,32 +10,32 @@ internal static class PassWords
     private const int MaxNumbers = 8;
 
     /// <param name="ring">Ring that a hole belongs to, as a word before "screws".</param>
-    public static string Title(IReadOnlyList<ScrewTurn> turns, int pass, int passes, Func<string, string> ring)
+    public static Message Title(IReadOnlyList<ScrewTurn> turns, int pass, int passes, Func<string, string> ring)
     {
         var amounts = turns.GroupBy(t => t.HowFar).ToList();
-        var name = passes == 1 ? "One pass: " : $"Pass {pass} of {passes}: ";
+        var name = passes == 1 ? PassSentences.OnePass : PassSentences.PassOf(pass, passes);
         if (amounts.Count == 1)
-            return $"{name}{Each(turns[0].HowFar)}, {Numbers(turns)}";
+            return PassSentences.AllAlike(name, Each(turns[0].HowFar), Numbers(turns));
         var words = amounts.ConvertAll(a => a.Select(t => ring(t.Hole)).Distinct().ToList());
         var rings = words.ConvertAll(w => string.Join(" and ", w));
         // a ring is told by its word where the whole of it is turned alike
         var apart = words.SelectMany(w => w).Distinct().Count() == words.Sum(w => w.Count);
-        return name
-            + (
-                apart
-                    ? string.Join(", ", amounts.Select((a, i) => $"{rings[i]} {Plural(a)} {a.Key}"))
-                    : string.Join(", ", amounts.Select(a => $"{Numbers([.. a])} {a.Key}"))
-            );
+        return PassSentences.ByAmount(
+            name,
+            apart
+                ? string.Join(", ", amounts.Select((a, i) => $"{rings[i]} {Plural(a)} {a.Key}"))
+                : string.Join(", ", amounts.Select(a => $"{Numbers([.. a])} {a.Key}"))
+        );
     }
 
     /// <summary>How the order goes.</summary>
-    public static string Order(IReadOnlyList<ScrewTurn> turns) =>
+    public static Message Order(IReadOnlyList<ScrewTurn> turns) =>
         turns.Count == 2
             ? PassSentences.AlternateBetweenTwoLittleByLittle(turns[0].Thing)
             : PassSentences.TurnInOrderOfTheirNumbers(turns[0].Thing);
 
     /// <summary>What a pass feels like.</summary>
-    public static string Feel(bool last) =>
+    public static Message Feel(bool last) =>
         last ? PassSentences.ResistanceRisesToEndSame : PassSentences.ResistanceGrowsSoftlyAndSame;
 
     /// <summary>"half a turn each", "each until it grips, then an eighth turn".</summary>

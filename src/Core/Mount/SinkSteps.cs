@@ -53,9 +53,9 @@ internal static class SinkSteps
             ),
             Detail =
                 SinkStepsWords.FilmOffStraightDownOntoClean
-                + (turned.Count > 0 ? SinkStepsWords.LongSideAcross(string.Join(", ", turned)) : "")
+                + (turned.Count > 0 ? SinkStepsWords.LongSideAcross(string.Join(", ", turned)) : Message.Empty)
                 + SinkStepsWords.HottestWillBeInAir(hottest.Part.Id, hottest.Sink.TemperatureC, hottest.Sink.AirC)
-                + (hottest.Sink.LimitC is { } limit ? FormattableString.Invariant($", {limit:0} °C allowed.") : "."),
+                + (hottest.Sink.LimitC is { } limit ? (Message)$", {limit:0} °C allowed." : (Message)$"."),
             Caution = SinkStepsWords.SinkThatComesOffFallsOnto,
             Feel = SinkStepsWords.ItDoesNotTurnUnderFingertip,
             Done = sinks.Count == 1 ? SinkStepsWords.SinkIsOn : SinkStepsWords.SinksOn(sinks.Count),

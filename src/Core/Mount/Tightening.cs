@@ -13,7 +13,7 @@ public static class Tightening
     public const int MaxScrews = 64,
         MaxMoves = 4000;
 
-    public const string InWords = TighteningWords.LimitsScrewsMoves;
+    public static string InWords => TighteningWords.LimitsScrewsMoves;
 
     private static readonly double[] Steps = [2, 1.5, 1, 0.75, 0.5, 0.25, 0.125];
 

@@ -136,7 +136,7 @@ public sealed record TighteningResult(
     }
 
     /// <summary>What these turns keep, in a sentence.</summary>
-    public string Summary
+    public Message Summary
     {
         get
         {
@@ -150,7 +150,7 @@ public sealed record TighteningResult(
                 return $"{count} {strips}";
             if (Fewest)
                 return Within
-                    ? $"{count} No fewer passes keep {bounds}."
+                    ? (Message)$"{count} No fewer passes keep {bounds}."
                     : TighteningResultWords.NoPassesKeep(count, Tightening.MaxPasses, BrokenWords);
             if (!RecommendedKeepsBounds)
                 return TighteningResultWords.NoEvenStepKeeps(count, bounds, Worst.TiltDeg);

@@ -6,7 +6,7 @@ namespace FaithfulBracket.Core.Orders;
 public static class ExpectedFeel
 {
     /// <summary>One or two sentences; null where there is nothing to see or feel.</summary>
-    public static string? Find(StepKind kind) =>
+    public static Message? Find(StepKind kind) =>
         kind switch
         {
             StepKind.Count => ExpectedFeelWords.PourBagIntoTraySort,

@@ -7,7 +7,7 @@ namespace FaithfulBracket.Core.Orders;
 
 /// <summary>One way of doing it.</summary>
 /// <param name="Why">Its reason, in a sentence.</param>
-public sealed record SchoolWay(string Id, string Name, string Why)
+public sealed record SchoolWay(string Id, string Name, Message Why)
 {
     /// <summary>The choices with this way taken.</summary>
     [JsonIgnore]
@@ -91,6 +91,7 @@ public static class Schools
                 .Pieces.Select(p => p.Board.Assembly)
                 .Append(order.Assembly)
                 .Any(a => a is not null && Rings.HasPeers(a)),
+            "ribbon" => RibbonStay.Possible(order).Count > 0,
             "increments" or "tightness" or "pressing" => Any(b => b.Plates.Any(p => p.Holes.Count > 0)),
             _ => true,
         };
@@ -172,7 +173,7 @@ public static class Schools
             ]
         );
 
-    internal static SchoolWay Way(string id, string name, string why, Func<Ways, Ways> take) =>
+    internal static SchoolWay Way(string id, string name, Message why, Func<Ways, Ways> take) =>
         new(id, name, why) { Take = take };
 
     private static readonly School[] Common =
@@ -417,6 +418,26 @@ public static class Schools
                     SchoolWords.FromCoreOutward,
                     SchoolWords.StandoffsCarryCooler,
                     w => w with { Loosening = Loosening.CoreOutward }
+                ),
+            ]
+        ),
+        new(
+            "ribbon",
+            Station.Teardown,
+            SchoolWords.RibbonBetweenBoards,
+            "unplug",
+            [
+                Way(
+                    "unplug",
+                    SchoolWords.UnplugRibbon,
+                    SchoolWords.EachBoardIsTurnedByItself,
+                    w => w with { Ribbon = RibbonBetween.Unplug }
+                ),
+                Way(
+                    "stay",
+                    SchoolWords.LeaveRibbonPlugged,
+                    SchoolWords.NoLatchIsOpenedBoardsOpenLikeBook,
+                    w => w with { Ribbon = RibbonBetween.Stay }
                 ),
             ]
         ),

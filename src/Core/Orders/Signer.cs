@@ -34,7 +34,7 @@ public static class Signer
     }
 
     /// <summary>The message for initials that are not valid.</summary>
-    public const string Expected = SignerWords.SignWithOneToFourLetters;
+    public static string Expected => SignerWords.SignWithOneToFourLetters;
 
     /// <summary>Inks of a stamp, by name.</summary>
     public static IReadOnlyList<string> Colours { get; } = ["ink", "copper", "cool", "amber", "plum"];

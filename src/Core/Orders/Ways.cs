@@ -87,6 +87,15 @@ public enum Loosening
     CoreOutward,
 }
 
+public enum RibbonBetween
+{
+    /// <summary>The ribbon between two boards is unplugged before they are parted.</summary>
+    Unplug,
+
+    /// <summary>It stays plugged where it is long enough; the boards are opened like a book.</summary>
+    Stay,
+}
+
 public enum ImprintCheck
 {
     NoLift,
@@ -176,6 +185,7 @@ public sealed record Ways
     /// <summary>Whether a back plate's screws go in with the others.</summary>
     public bool AllScrewsIn => PlateFirst || BackPlateScrews == BackPlateScrews.All;
     public Loosening Loosening { get; init; }
+    public RibbonBetween Ribbon { get; init; }
     public ImprintCheck Imprint { get; init; }
     public StockPads StockPads { get; init; }
     public ProcessorAndClamp Clamp { get; init; }

@@ -15,27 +15,27 @@ public sealed record WorkStep
     public Station Station => Id.Station;
 
     /// <summary>What to do, one sentence.</summary>
-    public required string Title { get; init; }
+    public required Message Title { get; init; }
 
     /// <summary>What is done before it: switched off, turned over and held; null where nothing is.</summary>
-    public string? First { get; init; }
+    public Message? First { get; init; }
 
     /// <summary>What to do, with what comes first said first.</summary>
     [System.Text.Json.Serialization.JsonIgnore]
-    public string Told => First is { } first ? $"{first}. {Title}" : Title;
+    public Message Told => First is { } first ? StepSentences.FirstThen(first, Title) : Title;
 
     /// <summary>Why, or how, in a sentence.</summary>
-    public string? Detail { get; init; }
+    public Message? Detail { get; init; }
 
     /// <summary>What it looks and feels like when it is right.</summary>
-    public string? Feel
+    public Message? Feel
     {
         get => field ?? ExpectedFeel.Find(Kind);
         init;
     }
 
     /// <summary>What can hurt or break here.</summary>
-    public string? Caution { get; init; }
+    public Message? Caution { get; init; }
 
     /// <summary>What the button says when it is done.</summary>
     public required string Done { get; init; }
@@ -111,4 +111,4 @@ public sealed record WorkStep
 /// <summary>A station of one job: its steps and what it stands at.</summary>
 /// <param name="Summary">What it waits for or how it ended, in three or four words.</param>
 /// <param name="Trouble">Whether the summary names something wrong.</param>
-public sealed record StationPlan(Station Station, string Summary, bool Trouble, IReadOnlyList<WorkStep> Steps);
+public sealed record StationPlan(Station Station, Message Summary, bool Trouble, IReadOnlyList<WorkStep> Steps);

@@ -21,7 +21,7 @@ public sealed record Alternative(
     double Squash,
     double? PartRiseK,
     bool TooMuch,
-    string Text
+    Message Text
 )
 {
     /// <summary>Whether it would be wrong here: it floats the block, is squashed too far, or does not touch.</summary>
@@ -97,12 +97,11 @@ public static class Alternatives
             || pad.Squash > material.SquashMax;
         var text =
             seated.Floats ? AlternativesWords.FloatsFilmUpToAllowed(film, limitUm)
-            : pad.Squash <= 0 ? "does not touch"
+            : pad.Squash <= 0 ? (Message)$"does not touch"
             : pad.Squash > material.SquashMax
                 ? AlternativesWords.SquashedPastItTakes(pad.Squash * 100, material.SquashMax * 100)
-            : FormattableString.Invariant(
-                $"{(seated.LoadUnknown ? "" : FormattableString.Invariant($"film up to {film:0} µm, "))}squash {pad.Squash * 100:0} %{(rise is { } r ? FormattableString.Invariant($", {place} {r:0.0} K over its land") : "")}"
-            );
+            : (Message)
+                $"{(seated.LoadUnknown ? "" : FormattableString.Invariant($"film up to {film:0} µm, "))}squash {pad.Squash * 100:0} %{(rise is { } r ? FormattableString.Invariant($", {place} {r:0.0} K over its land") : "")}";
         return new(
             option.ThicknessMm,
             option.Material,

@@ -6,22 +6,22 @@ namespace FaithfulBracket.Core.Pads;
 /// <summary>The sentence behind a gap and its pad.</summary>
 internal static class GapReasons
 {
-    public static string Why(Pairing p, double min, double max, PadFit? chosen, PadFit? declared)
+    public static Message Why(Pairing p, double min, double max, PadFit? chosen, PadFit? declared)
     {
         var gap =
             max < 0 ? GapReasonsWords.StandsToIntoLand(p.Part.Id, -max, -min, p.Land.Id)
             : min < 0 ? GapReasonsWords.GapUpToOrNone(p.Part.Id, max)
-            : FormattableString.Invariant($"{p.Part.Id}: gap {min:0.00}–{max:0.00} mm");
+            : (Message)$"{p.Part.Id}: gap {min:0.00}–{max:0.00} mm";
         if (chosen is null)
             return GapReasonsWords.NoPadIsKnownForLand(gap, p.Land.Id);
         var first =
             declared is not null && declared != chosen
-                ? $"; {Describe(declared)}. {Describe(chosen, capital: true)}"
-                : $"; {Describe(chosen)}";
-        return gap + first + ".";
+                ? (Message)$"; {Describe(declared)}. {Describe(chosen, capital: true)}"
+                : (Message)$"; {Describe(chosen)}";
+        return gap + first + Message.Stop;
     }
 
-    private static string Describe(PadFit f, bool capital = false)
+    private static Message Describe(PadFit f, bool capital = false)
     {
         var verdict = f.State switch
         {
@@ -42,6 +42,6 @@ internal static class GapReasons
             : FormattableString.Invariant(
                 $"squashes {PadFit.Percent(f.SquashMin):0} to {PadFit.Percent(f.SquashMax):0} %"
             );
-        return FormattableString.Invariant($"{article}{source}{f.ThicknessMm:0.0#} mm {f.Material} {does}, {verdict}");
+        return $"{article}{source}{f.ThicknessMm:0.0#} mm {f.Material} {does}, {verdict}";
     }
 }

@@ -26,7 +26,7 @@ public sealed record Gap(
     PadFit? Pad,
     PadFit? Declared,
     IReadOnlyList<PadFit> WouldDo,
-    string Why
+    Message Why
 );
 
 public sealed record GapsResult(double? PlaneMm, IReadOnlyList<Gap> Pairs)

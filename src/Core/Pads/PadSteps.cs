@@ -66,9 +66,9 @@ internal static class PadSteps
     )
     {
         if (pairs.Count == 0)
-            return new(Station.Pads, "waits for a block", true, []);
+            return new(Station.Pads, $"waits for a block", true, []);
         if (pieces.Count == 0)
-            return new(Station.Pads, Stripping(pairs) ?? "no pads", Stripping(pairs) is not null, []);
+            return new(Station.Pads, Stripping(pairs) ?? (Message)$"no pads", Stripping(pairs) is not null, []);
         List<WorkStep> steps = [.. (cutting?.Sheets ?? []).Select((s, i) => Cut(s, i + 1))];
         foreach (var pair in order.Pairs)
         foreach (var group in Groups(pieces.Where(p => p.Pair == pair.Key && !BeforeClosing(pair, p, ways))))
@@ -191,23 +191,21 @@ internal static class PadSteps
             _ => piece.OnBlock ? PadStepsWords.TackySideToBlock : "on the board",
         };
 
-    private static string? Stripping(IReadOnlyList<PairPads> pairs) =>
+    private static Message? Stripping(IReadOnlyList<PairPads> pairs) =>
         pairs.FirstOrDefault(p => p.Seating is { ScrewsStrip: true }) is not { } pair ? null
         : pairs.Count > 1 ? PadStepsWords.ScrewsOfBlockStrip(pair.Pair)
-        : "screws strip first";
+        : (Message)$"screws strip first";
 
-    private static (string, bool) Summary(IReadOnlyList<PairPads> pairs, CutPlan? cutting)
+    private static (Message, bool) Summary(IReadOnlyList<PairPads> pairs, CutPlan? cutting)
     {
         if (Stripping(pairs) is { } strips)
             return (strips, true);
         if (pairs.FirstOrDefault(p => p.Seating is { Floats: true }) is { } floating)
-            return (pairs.Count > 1 ? $"block {floating.Pair} floats" : "the block floats", true);
+            return (pairs.Count > 1 ? (Message)$"block {floating.Pair} floats" : (Message)$"the block floats", true);
         var pads = pairs.SelectMany(p => p.Pads).ToList();
         if (pads.Find(p => p.Fit is null || p.Fit.State != PadState.Good) is { } bad)
             return (
-                FormattableString.Invariant(
-                    $"{bad.ThicknessMm:0.0#} mm {(bad.Fit?.State == PadState.Crushed ? "is crushed" : "barely touches")} at {bad.Letter}"
-                ),
+                $"{bad.ThicknessMm:0.0#} mm {(bad.Fit?.State == PadState.Crushed ? "is crushed" : "barely touches")} at {bad.Letter}",
                 true
             );
         if (cutting is { Unplaced.Count: > 0 } cut)

@@ -29,12 +29,12 @@ public sealed record PairPads(
     public CarriedModule? Carried { get; init; }
 
     /// <summary>What pads and seating come to, in a few words.</summary>
-    public string Verdict =>
-        Seating is { ScrewsStrip: true } ? "Screws strip first"
-        : Seating is { Floats: true } ? "The block floats"
-        : Misfits > 0 ? $"{HowMany.Count(Misfits, "pad does", "pads do")} not fit"
-        : Pads.Count == 0 ? "No pads"
-        : "Every pad touches";
+    public Message Verdict =>
+        Seating is { ScrewsStrip: true } ? (Message)$"Screws strip first"
+        : Seating is { Floats: true } ? (Message)$"The block floats"
+        : Misfits > 0 ? (Message)$"{HowMany.Count(Misfits, "pad does", "pads do")} not fit"
+        : Pads.Count == 0 ? (Message)$"No pads"
+        : (Message)$"Every pad touches";
 
     /// <summary>Whether that has to be mended first.</summary>
     public bool Wrong => Seating is { ScrewsStrip: true } or { Floats: true } || Misfits > 0;

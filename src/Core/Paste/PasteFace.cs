@@ -9,7 +9,7 @@ public sealed record PasteFace(
     double ClampN,
     PasteAmount Amount,
     PasteWay Method,
-    string Why,
+    Message Why,
     double GramsLeft,
     int Applications
 )
@@ -31,6 +31,6 @@ public sealed record PasteFace(
     public double? LiquidPerFaceUl { get; init; }
 
     /// <summary>Why this material may not go here.</summary>
-    public IReadOnlyList<string> Refusals { get; init; } = [];
-    public IReadOnlyList<string> Cautions { get; init; } = [];
+    public IReadOnlyList<Message> Refusals { get; init; } = [];
+    public IReadOnlyList<Message> Cautions { get; init; } = [];
 }

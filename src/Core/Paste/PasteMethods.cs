@@ -39,7 +39,7 @@ public static class PasteMethods
     /// <summary>Which of the shop's questions the face belongs to.</summary>
     public static string SchoolOf(Part part) => part.Kind == PartKind.Lid ? "paste-lid" : "paste-die";
 
-    public static string Why(PasteSurface surface, PasteWay method, Part part) =>
+    public static Message Why(PasteSurface surface, PasteWay method, Part part) =>
         (surface, method) switch
         {
             (PasteSurface.BareDie, PasteWay.Spread) => PasteMethodsWords.BareSiliconEverySquareMillimetreCovered,
@@ -55,14 +55,14 @@ public static class PasteMethods
     /// <summary>Liquid metal on this face: what forbids it, what it asks for.</summary>
     /// <param name="coated">Bare parts that are covered by then.</param>
     /// <returns>Refusals first; empty when nothing forbids it.</returns>
-    public static (IReadOnlyList<string> Refusals, IReadOnlyList<string> Cautions) LiquidMetal(
+    public static (IReadOnlyList<Message> Refusals, IReadOnlyList<Message> Cautions) LiquidMetal(
         Board board,
         Block block,
         Part die,
         IReadOnlyCollection<string>? coated = null
     )
     {
-        List<string> refusals = [],
+        List<Message> refusals = [],
             cautions = [];
         var metal = block.ColdPlate?.Metal.ToLowerInvariant() ?? "";
         if (metal.Contains("alumin", StringComparison.Ordinal))

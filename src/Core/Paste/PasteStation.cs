@@ -23,7 +23,7 @@ public sealed class PasteStation : IStation<PasteResult>
         var (order, ways, shop) = (context.Order, context.Ways, context.Shop);
         var pads = earlier.Get<PadsResult>();
         if (pads.Pairs.Count == 0)
-            return new([], new(Station.Paste, "waits for a block", true, []));
+            return new([], new(Station.Paste, $"waits for a block", true, []));
         if (context.Paste is not { } paste)
             return new([], new(Station.Paste, PasteStationWords.NoPasteInDrawer, true, []));
         var faces = new List<PasteFace>();
@@ -95,12 +95,7 @@ public sealed class PasteStation : IStation<PasteResult>
         var grams = faces.Sum(f => f.Amount.MassG);
         var enough = paste.GramsLeft + order.Pairs.Sum(p => p.Block.Kit?.PasteG ?? 0) >= grams;
         var method = faces[0].Method.ToString().ToLowerInvariant();
-        return new(
-            Station.Paste,
-            FormattableString.Invariant($"{grams:0.00} g {method}{(enough ? "" : ", tube is short")}"),
-            !enough,
-            steps
-        );
+        return new(Station.Paste, $"{grams:0.00} g {method}{(enough ? "" : ", tube is short")}", !enough, steps);
     }
 
     private static WorkStep Step(WorkOrder order, PasteFace f, PasteStock paste, ShopSettings shop) =>
@@ -112,10 +107,10 @@ public sealed class PasteStation : IStation<PasteResult>
             Board = f.Board,
             Pair = f.Pair,
             Title = Title(f, f.Part + order.On(f.Board), paste, shop),
-            Detail = f.Refusals.Count > 0 ? string.Join(" ", f.Refusals) : f.Why,
+            Detail = f.Refusals.Count > 0 ? Message.Join(f.Refusals) : f.Why,
             Caution =
                 f.Refusals.Count > 0 ? PasteStationWords.NotPossible(f.Refusals[0])
-                : f.Cautions.Count > 0 ? string.Join(" ", f.Cautions.Take(2))
+                : f.Cautions.Count > 0 ? Message.Join(f.Cautions.Take(2))
                 : f.Method == PasteWay.Spread ? PasteStationWords.BareCornerOverheats
                 : null,
             Done = "Covered",
@@ -138,7 +133,7 @@ public sealed class PasteStation : IStation<PasteResult>
                 ],
         };
 
-    private static string Title(PasteFace f, string part, PasteStock paste, ShopSettings shop)
+    private static Message Title(PasteFace f, string part, PasteStock paste, ShopSettings shop)
     {
         var name = paste.Material.Id ?? paste.Id;
         return f.Method switch

@@ -25,12 +25,10 @@ public sealed record CutWeight(
     public const double MinutesAPiece = 0.4;
 
     /// <summary>In words.</summary>
-    public string Text =>
-        FormattableString.Invariant(
-            $"{HowMany.Count(Pieces, "piece")}, {HowMany.Count(Cuts, "cut")}, about {Minutes:0} min, "
-        )
-        + FormattableString.Invariant($"{PadMm2 / 100:0.#} cm² of pad")
-        + (BridgesN is >= 0.5 ? FormattableString.Invariant($", {BridgesN:0} N between the parts") : "");
+    public Message Text =>
+        (Message)
+            $"{HowMany.Count(Pieces, "piece")}, {HowMany.Count(Cuts, "cut")}, about {Minutes:0} min, {PadMm2 / 100:0.#} cm² of pad"
+        + (BridgesN is >= 0.5 ? (Message)$", {BridgesN:0} N between the parts" : Message.Empty);
 
     /// <summary>The way chosen first; one entry where strips join nothing.</summary>
     /// <param name="plan">The pads of the order cut in a way.</param>

@@ -14,13 +14,13 @@ public abstract record SignOutcome
 
     /// <param name="Why">In a sentence.</param>
     /// <param name="WaitsFor">Steps still open; empty where a count is off.</param>
-    public sealed record Locked(string Why, IReadOnlyList<StepId> WaitsFor) : SignOutcome;
+    public sealed record Locked(Message Why, IReadOnlyList<StepId> WaitsFor) : SignOutcome;
 
     /// <summary>Signed steps rest on the one to take back: they have to be taken back with it.</summary>
-    public sealed record RestsOn(string Why, IReadOnlyList<StepId> Steps) : SignOutcome;
+    public sealed record RestsOn(Message Why, IReadOnlyList<StepId> Steps) : SignOutcome;
 
     /// <summary>The plan has no such step any more.</summary>
-    public sealed record NotInPlan(string Why) : SignOutcome;
+    public sealed record NotInPlan(Message Why) : SignOutcome;
 }
 
 /// <summary>

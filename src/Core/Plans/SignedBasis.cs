@@ -11,7 +11,7 @@ namespace FaithfulBracket.Core.Plans;
 /// <param name="Digest">Of its content.</param>
 public sealed record DocumentStand(string Role, string Key, string Id, string Digest);
 
-/// <summary>What a step was signed on: its words and figures, and the documents it was calculated from.</summary>
+/// <summary>What a step was signed on: its code, quantities and words, and the documents it was calculated from.</summary>
 public sealed partial record SignedBasis
 {
     /// <summary>The step's title; null for a sign-off from before this was kept.</summary>
@@ -29,6 +29,11 @@ public sealed partial record SignedBasis
     /// </summary>
     public IReadOnlyList<string>? Acts { get; init; }
 
+    /// <summary>
+    /// The title's code and quantities (<see cref="Message.Stated"/>); null in a sign-off from before they were kept.
+    /// </summary>
+    public IReadOnlyList<string>? Stated { get; init; }
+
     /// <summary>Whether it was tied afterwards to what the job held then, because nothing was kept when it was signed.</summary>
     public bool TiedLater { get; init; }
 
@@ -38,6 +43,7 @@ public sealed partial record SignedBasis
         new()
         {
             Title = step.Title,
+            Stated = [.. step.Title.Stated],
             Facts = step.Facts,
             Count = step.Count,
             Kind = step.Kind,
@@ -68,7 +74,7 @@ public sealed partial record SignedBasis
             changed.Add($"The {d.Role} {d.Id} came since.");
         if (Title is null)
             return changed;
-        var same = SaysTheSame(Title, now.Title!) || DoesTheSame(step.Kind, now);
+        var same = StatesTheSame(now) || SaysTheSame(Title, now.Title!) || DoesTheSame(step.Kind, now);
         if (!same)
             changed.Add($"It said “{Title}”, now “{now.Title}”.");
         // when the films of a pad come off is a choice of how: the pad that was laid is the same
@@ -86,9 +92,15 @@ public sealed partial record SignedBasis
         return changed;
     }
 
+    /// <summary>Whether the title is the same statement of the same quantities: its words may have been mended since.</summary>
+    private bool StatesTheSame(SignedBasis now) =>
+        Stated is { } stated
+        && stated.SequenceEqual(now.Stated!, StringComparer.Ordinal)
+        && Numbers(Title!).SequenceEqual(Numbers(now.Title!), StringComparer.Ordinal);
+
     /// <summary>
-    /// Whether the same is done to the same things by the same numbers: then no wording makes it another step. How a screw
-    /// ends and how paste is laid is in no act, so of those the words decide.
+    /// Whether the same is done to the same things by the same numbers, where it is stated by another code. How a screw ends
+    /// and how paste is laid is in no act, so of those the figures in the sentence decide.
     /// </summary>
     private bool DoesTheSame(StepKind kind, SignedBasis now) =>
         kind is not (StepKind.Turn or StepKind.Spread)

@@ -8,7 +8,7 @@ namespace FaithfulBracket.Core.Plans;
 /// <param name="LookAgain">Signed steps that rest on something that changed since.</param>
 public sealed record StationState(
     Station Station,
-    string Summary,
+    Message Summary,
     bool Trouble,
     int Steps,
     int SignedSteps,
@@ -36,7 +36,7 @@ public static class RouteCard
         var last = signed.MaxBy(x => x.At);
         return new(
             station.Station,
-            again > 0 ? $"look again at {HowMany.Count(again, "step")}" : Words(station, signed, complete),
+            again > 0 ? (Message)$"look again at {HowMany.Count(again, "step")}" : Words(station, signed, complete),
             again > 0 || station.Trouble && !complete,
             station.Steps.Count,
             signed.Count,
@@ -47,14 +47,14 @@ public static class RouteCard
         );
     }
 
-    private static string Words(StationPlan station, List<StepStand> signed, bool complete)
+    private static Message Words(StationPlan station, List<StepStand> signed, bool complete)
     {
         if (station.Station == Station.Teardown && signed.Count > 0)
             return station.Steps.Sum(x => x.Count ?? 0) is > 0 and var screws
                 ? StationStateWords.OfScrewsInTray(signed.Sum(x => x.Count ?? 0), screws)
-                : $"{signed.Count} of {station.Steps.Count} steps signed";
+                : (Message)$"{signed.Count} of {station.Steps.Count} steps signed";
         return complete || signed.Count == 0 || station.Trouble
             ? station.Summary
-            : $"{signed.Count} of {station.Steps.Count} steps signed";
+            : (Message)$"{signed.Count} of {station.Steps.Count} steps signed";
     }
 }

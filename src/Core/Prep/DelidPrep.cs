@@ -32,7 +32,7 @@ internal static class DelidPrep
         [
             .. HeightChain.Dies(seated.Processor).Select(d => at.Face(SeatedBoard.NameOn(seated, d.Id))),
         ];
-        WorkStep Step(string target, StepKind kind, string title, string detail, string caution, string done) =>
+        WorkStep Step(string target, StepKind kind, Message title, Message detail, Message caution, string done) =>
             DelidPrep.Step(order, seat, target, kind, title, detail, caution, done);
         List<WorkStep> steps = [];
         if (SeatedBoard.IsIn(order.Find(seat.Board)!))
@@ -184,7 +184,7 @@ internal static class DelidPrep
                 : DelidPrepWords.PackageFirstThenClampsScrews
             )
                 + DelidPrepWords.SomethingSoftUnderBoard
-                + (lidded ? DelidPrepWords.CoverGoesOverContacts : "")
+                + (lidded ? DelidPrepWords.CoverGoesOverContacts : Message.Empty)
                 + DelidPrepWords.ClampAndScrewsIntoTray,
             DelidPrepWords.ContactsBendUnderFingertipAndScrew,
             lidded ? "Out, contacts covered" : "Clamp is off"
@@ -226,9 +226,9 @@ internal static class DelidPrep
         SeatPlan seat,
         string target,
         StepKind kind,
-        string title,
-        string detail,
-        string caution,
+        Message title,
+        Message detail,
+        Message caution,
         string done
     ) => SeatSteps.Create(order, seat, Station.Prep, target, kind, title, detail, done) with { Caution = caution };
 }

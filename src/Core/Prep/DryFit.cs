@@ -13,7 +13,7 @@ public enum DryFitState
 }
 
 /// <summary>One thing to check with the block laid on dry.</summary>
-public sealed record DryFitCheck(string Id, DryFitState State, string Text, IReadOnlyList<string> Parts);
+public sealed record DryFitCheck(string Id, DryFitState State, Message Text, IReadOnlyList<string> Parts);
 
 /// <summary>The dry-fit list, out of the documents: holes, leads, ports, bracket, covers, overhang.</summary>
 public static class DryFit
@@ -25,7 +25,7 @@ public static class DryFit
     {
         var (board, block, _) = laid;
         var checks = new List<DryFitCheck>();
-        void Add(string id, DryFitState state, string text, params string[] parts) =>
+        void Add(string id, DryFitState state, Message text, params string[] parts) =>
             checks.Add(new(id, state, text, parts));
         var plates = block.Plates.Where(p => p.Face == Face.Front).Select(p => fit.Placement.Apply(p.Outline)).ToList();
         var required = fit.Screws.Where(s => s.Required).ToList();

@@ -68,7 +68,7 @@ public sealed class PrepStation : IStation<PrepResult>
             steps.Add(Dry(order, pair, on, scope, checks));
         }
         if (steps.Count == 0)
-            return new([], new(Station.Prep, "waits for a block", true, []));
+            return new([], new(Station.Prep, $"waits for a block", true, []));
         return new(
             pairs,
             new(Station.Prep, PrepStationWords.ToCleanDryFit(HowMany.Count(faces, "face")), false, steps)
@@ -193,8 +193,7 @@ public sealed class PrepStation : IStation<PrepResult>
             Pair = pair.Key,
             Done = PrepStationWords.DryFitGood,
             Title = PrepStationWords.DryFit(order.Name(pair), order.On(on.Board), HowMany.Count(checks.Count, "check")),
-            Detail = string.Join(
-                " ",
+            Detail = Message.Join(
                 checks
                     .Where(d => d.State == DryFitState.Look)
                     .Take(2)

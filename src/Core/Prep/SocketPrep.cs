@@ -13,7 +13,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
     private readonly SeatedProcessor _seated = order.Find(seat.Board)!.Seated!;
     private readonly SeatThings _at = new(seat);
 
-    private WorkStep Step(string target, StepKind kind, string title, string? detail, string done) =>
+    private WorkStep Step(string target, StepKind kind, Message title, Message? detail, string done) =>
         SeatSteps.Create(order, seat, Station.Prep, target, kind, title, detail, done);
 
     /// <summary>The processor into its socket, mark to mark, by the levers' order.</summary>
@@ -29,7 +29,7 @@ internal sealed class SocketPrep(WorkOrder order, SeatPlan seat, Ways ways)
             "processor",
             StepKind.Seat,
             $"Lay {(seat.Bare ? "the bare package" : "the processor")} in socket {socket.Name}{Mark()}",
-            seat.Bare ? cover : $"{Levers(socket)} {cover}",
+            seat.Bare ? cover : (Message)$"{Levers(socket)} {cover}",
             SocketPrepWords.MarkToMarkLiesFlat
         ) with
         {

@@ -38,7 +38,7 @@ public sealed record BeforeAfterResult(
     double? GainK,
     double? GainPlusMinusK,
     bool Comparable,
-    IReadOnlyList<string> Reasons
+    IReadOnlyList<Message> Reasons
 );
 
 /// <summary>What a block is worth: resistances with their uncertainty, and the gain at equal power.</summary>
@@ -52,7 +52,7 @@ public static class BeforeAfter
 
     public static BeforeAfterResult Compute(SteadyReading? before, SteadyReading? after)
     {
-        var reasons = new List<string>();
+        var reasons = new List<Message>();
         var rise = RiseOf(after) ?? RiseOf(before);
         var comparable = before is not null && after is not null;
         double? gain = null,
@@ -82,7 +82,7 @@ public static class BeforeAfter
         return new(Proven(before), Proven(after), rise, gain, gainSigma, comparable, reasons);
     }
 
-    private static IEnumerable<string> Unlike(SteadyReading b, SteadyReading a)
+    private static IEnumerable<Message> Unlike(SteadyReading b, SteadyReading a)
     {
         if (Math.Abs(a.PowerW - b.PowerW) > UnlikePowerShare * b.PowerW)
             yield return BeforeAfterWords.BeforeAndAfterAreUnlikeLoads(b.PowerW, a.PowerW);

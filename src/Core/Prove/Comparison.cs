@@ -17,9 +17,9 @@ public sealed record Comparison(
     double? GainK,
     double? GainUncertaintyK,
     double? CoolantRiseK,
-    string Verdict,
+    Message Verdict,
     bool Trouble,
-    IReadOnlyList<string> Why
+    IReadOnlyList<Message> Why
 )
 {
     /// <summary>Less warming of the coolant is not worth a word, K.</summary>
@@ -46,9 +46,9 @@ public sealed record Comparison(
         sensors ??= [];
         var before = readings.LastOrDefault(r => r.Phase == Phase.Before);
         var after = readings.LastOrDefault(r => r.Phase == Phase.After);
-        var why = new List<string>();
+        var why = new List<Message>();
         var proven = BeforeAfter.Compute(Steady(before), Steady(after));
-        List<string> unlike = [.. RunConditions.Unlike(before?.Conditions, after?.Conditions)];
+        List<Message> unlike = [.. RunConditions.Unlike(before?.Conditions, after?.Conditions)];
         Resistance? beforeRoom = proven.Before is { } pb ? new(pb.ToRoomKPerW, pb.PlusMinus) : null;
         Resistance? afterRoom = proven.After is { } pa ? new(pa.ToRoomKPerW, pa.PlusMinus) : null;
         // without a flow only the inlet is known
@@ -82,9 +82,7 @@ public sealed record Comparison(
             );
         if (afterCoolant is { } ac)
             why.Add(
-                FormattableString.Invariant(
-                    $"{char.ToUpperInvariant(part[0])}{part[1..]} to coolant {ac.KPerW:0.000} ± {ac.UncertaintyKPerW:0.000} K/W{Expected(expected, scale)}."
-                )
+                $"{char.ToUpperInvariant(part[0])}{part[1..]} to coolant {ac.KPerW:0.000} ± {ac.UncertaintyKPerW:0.000} K/W{Expected(expected, scale)}."
             );
         if (rise is { } k && k >= MinRiseK)
             why.Add(ComparisonWords.CoolantWarmsByThroughBlock(k, after!.FlowLMin));
@@ -112,7 +110,7 @@ public sealed record Comparison(
         return FormattableString.Invariant($", expected {expected:0.000}{by}");
     }
 
-    private static (string, bool) Judge(
+    private static (Message, bool) Judge(
         Reading? before,
         Reading? after,
         IReadOnlyList<SensorProof> sensors,
@@ -122,26 +120,21 @@ public sealed record Comparison(
     )
     {
         if (before is null && after is null)
-            return ("no readings yet", false);
+            return ($"no readings yet", false);
         if (after is null)
-            return (FormattableString.Invariant($"before: {before!.DieC - before.RoomC:0} K over room"), false);
+            return ($"before: {before!.DieC - before.RoomC:0} K over room", false);
         if (sensors.Where(s => s.State == SensorState.Poor).MaxBy(s => s.OverK) is { } worst)
             return (
-                FormattableString.Invariant($"poor, {worst.Name} {worst.OverK:0} K over expected")
-                    + (alike ? "" : ComparisonWords.AndNotComparableWithBefore),
+                (Message)$"poor, {worst.Name} {worst.OverK:0} K over expected"
+                    + (alike ? Message.Empty : ComparisonWords.AndNotComparableWithBefore),
                 true
             );
         var against = Against(sensors);
         if (gain is { } g)
             return g < -2 * (gainU ?? 0)
-                ? (FormattableString.Invariant($"{-g:0} K warmer than stock"), true)
-                : (FormattableString.Invariant($"{g:0} K cooler{against}"), false);
-        return (
-            FormattableString.Invariant(
-                $"after: {after.DieC - after.RoomC:0} K over room{(alike ? against : ", not comparable")}"
-            ),
-            false
-        );
+                ? ((Message)$"{-g:0} K warmer than stock", true)
+                : ((Message)$"{g:0} K cooler{against}", false);
+        return ($"after: {after.DieC - after.RoomC:0} K over room{(alike ? against : ", not comparable")}", false);
     }
 
     /// <summary>The scale is the same for a bare die, a lid, a card and a module.</summary>

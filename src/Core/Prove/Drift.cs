@@ -34,7 +34,7 @@ public static class Drift
     public const int MinPoints = 2,
         MaxPoints = 10_000;
 
-    public const string InWords = DriftWords.LimitsToPointsNotAll;
+    public static string InWords => DriftWords.LimitsToPointsNotAll;
 
     private const double Share = 0.9;
 

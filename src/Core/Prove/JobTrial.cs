@@ -30,7 +30,7 @@ public sealed record JobTrial(
     TrialBand After,
     TrialBand? Expected,
     int? MoreRuns,
-    string Sentence,
+    Message Sentence,
     string Next
 )
 {
@@ -141,7 +141,7 @@ public sealed record JobTrial(
             _ => "the room",
         };
 
-    private static string Describe(TrialResult fit, string part, string over, double power, List<Reading> runs)
+    private static Message Describe(TrialResult fit, string part, string over, double power, List<Reading> runs)
     {
         int b = runs.Count(r => r.Phase == Phase.Before),
             a = runs.Count - b;

@@ -36,7 +36,7 @@ public static class LeakTest
     public const int MinSamples = 3,
         MaxSamples = 20_000;
 
-    public const string InWords = LeakTestWords.LimitsToSamplesTimesRising;
+    public static string InWords => LeakTestWords.LimitsToSamplesTimesRising;
 
     private const double Share = 0.95,
         ZeroC = 273.15,

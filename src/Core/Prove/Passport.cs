@@ -18,10 +18,10 @@ namespace FaithfulBracket.Core.Prove;
 public sealed record PassportForecast(double? GapMm, double? LoadN, double? EdgeGapMm)
 {
     /// <summary>As it is told.</summary>
-    public string Text =>
+    public Message Text =>
         GapMm is { } gap && LoadN is { } load
-            ? FormattableString.Invariant($"{gap:0.00} mm, {load:0} N")
-            : UnknownSprings.NotStated;
+            ? (Message)$"{gap:0.00} mm, {load:0} N"
+            : Words.Blocks.UnknownSpringsWords.NotKnownSpringsNotLooked;
 }
 
 /// <summary>A contact without what was seen of it.</summary>

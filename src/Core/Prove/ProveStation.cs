@@ -49,7 +49,7 @@ public sealed class ProveStation : IStation<ProveResult>
         var (order, pads, paste) = (context.Order, earlier.Get<PadsResult>(), earlier.Get<PasteResult>());
         // nothing to look at, fill or compare before a block is chosen
         if (order.Pairs.Count == 0)
-            return new([], new(Station.Prove, "waits for a block", true, []));
+            return new([], new(Station.Prove, $"waits for a block", true, []));
         var proofs = Proofs(order, pads, Readings, Plates, null, ComplainedOf, context.Cancel);
         List<string> renewed =
         [
@@ -82,7 +82,7 @@ public sealed class ProveStation : IStation<ProveResult>
             proofs,
             new(
                 Station.Prove,
-                decisive?.Comparison.Verdict ?? "no readings yet",
+                decisive?.Comparison.Verdict ?? (Message)$"no readings yet",
                 decisive?.Comparison.Trouble ?? false,
                 steps
             )
@@ -248,7 +248,8 @@ public sealed class ProveStation : IStation<ProveResult>
             Id = new(Station.Prove, null, "water-out"),
             Kind = StepKind.Fill,
             Done = ProveStationWords.OutAndWeighed,
-            Title = ProveStationWords.LetTestWaterOut + (about is null ? "" : ProveStationWords.About(about)),
+            Title =
+                ProveStationWords.LetTestWaterOut + (about is null ? Message.Empty : ProveStationWords.About(about)),
             Detail = ProveStationWords.AsMuchAsWent,
             Caution = ProveStationWords.AwayFromMachine,
             Feel = ProveStationWords.NothingRunsAnyMoreAndBlock,
@@ -317,8 +318,7 @@ public sealed class ProveStation : IStation<ProveResult>
             Title = ProveStationWords.ReadPartsUnderSinksAtSame(string.Join(", ", hottest.Select(s => s.Part.Id))),
             Detail =
                 ProveStationWords.ByTheirOwnSensorsElseProbe
-                + FormattableString.Invariant($"{hottest[0].Sink.AirC:0} °C: ")
-                + string.Join(", ", hottest.Select(Expected))
+                + (Message)$"{hottest[0].Sink.AirC:0} °C: {string.Join(", ", hottest.Select(Expected))}"
                 + ProveStationWords.HotterMoreAirOverThem,
             Caution = ProveStationWords.SinksAreHot,
             Feel = ProveStationWords.FigureStandsStillWithinMinute,
@@ -368,7 +368,7 @@ public sealed class ProveStation : IStation<ProveResult>
         var own = proofs.Where(p => p.Board == piece.Key).ToList();
         var why = own.Find(p => p.Comparison.Why.Count > 0)?.Comparison.Why;
         var rise = loop?.Pairs.FirstOrDefault(p => own.Exists(o => o.Pair == p.Pair))?.InletRiseK ?? 0;
-        var inlet = rise >= MinRiseK ? ProveStationWords.CoolantComesInWarmer(rise) : "";
+        var inlet = rise >= MinRiseK ? ProveStationWords.CoolantComesInWarmer(rise) : Message.Empty;
         return new()
         {
             Id = new(Station.Prove, order.ScopeOf(piece), "after"),
@@ -379,7 +379,7 @@ public sealed class ProveStation : IStation<ProveResult>
                 piece.Board.Kind == BoardKind.MemoryModule
                     ? ProveStationWords.ReadEveryModulesOwnSensor
                     : ProveStationWords.MeasureAtSameLoadRoom(order.On(piece.Key)),
-            Detail = (why is null ? ProveStationWords.CoolantRoomAndFlowNoted : string.Join(" ", why)) + inlet,
+            Detail = (why is null ? ProveStationWords.CoolantRoomAndFlowNoted : Message.Join(why)) + inlet,
             Targets =
             [
                 .. piece

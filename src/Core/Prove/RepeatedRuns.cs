@@ -12,7 +12,7 @@ public sealed record RunSpread(
     double SpreadKPerW,
     double SensorsKPerW,
     bool Repeatable,
-    string Text
+    Message Text
 );
 
 /// <summary>Runs at several powers: the die over the inlet against the watts.</summary>
@@ -25,7 +25,7 @@ public sealed record PowerSweep(
     double InterceptK,
     double InterceptPlusMinusK,
     bool ThroughZero,
-    string Text
+    Message Text
 );
 
 /// <param name="Spread">Null with fewer than two alike runs.</param>
@@ -81,7 +81,7 @@ public sealed record RepeatedRuns(RunSpread? Spread, PowerSweep? Sweep)
             sensors,
             repeatable,
             RepeatedRunsWords.AlikeRunsKWBetweenThem(runs.Count, mean * 1000, spread * 1000, sensors * 1000)
-                + (repeatable ? "" : RepeatedRunsWords.TheyDifferByMoreThanSensors)
+                + (repeatable ? Message.Empty : RepeatedRunsWords.TheyDifferByMoreThanSensors)
         );
     }
 
@@ -112,7 +112,7 @@ public sealed record RepeatedRuns(RunSpread? Spread, PowerSweep? Sweep)
             half,
             zero,
             RepeatedRunsWords.SweepOfRuns(runs.Count, line.Slope * 1000, slope * 1000, intercept, half)
-                + (zero ? ": it passes 0." : RepeatedRunsWords.ItDoesNotPass)
+                + (zero ? (Message)$": it passes 0." : RepeatedRunsWords.ItDoesNotPass)
         );
     }
 }

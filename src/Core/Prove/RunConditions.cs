@@ -84,7 +84,7 @@ public sealed record RunConditions(
     /// What was otherwise in two runs so that they cannot be compared, each in a sentence. Where only one of them says
     /// something, nothing is known; fan and pump belong to the coolers.
     /// </summary>
-    public static IEnumerable<string> Unlike(RunConditions? before, RunConditions? after)
+    public static IEnumerable<Message> Unlike(RunConditions? before, RunConditions? after)
     {
         if (before is not { } b || after is not { } a)
             yield break;
@@ -108,6 +108,6 @@ public sealed record RunConditions(
     private static bool Other(string? before, string? after) =>
         before is { } b && after is { } a && !string.Equals(b.Trim(), a.Trim(), StringComparison.OrdinalIgnoreCase);
 
-    private static string Describe(string name, double? before, double? after, string unit) =>
+    private static Message Describe(string name, double? before, double? after, string unit) =>
         RunConditionsWords.DiffersBeforeAfter(name, before, unit, after);
 }

@@ -49,16 +49,16 @@ public sealed record SensorProof(
         };
 
     /// <summary>What would settle it; null where it is settled.</summary>
-    public string? Advice =>
+    public Message? Advice =>
         State != SensorState.Open ? null
         : MoreRuns is { } n ? SensorProofWords.UnderSameLoadWouldSettle(HowMany.Count(n, "more run"))
         : SensorProofWords.MoreRunsTellNoMore;
 
     /// <summary>All of it in a sentence.</summary>
-    public string Text =>
-        FormattableString.Invariant(
+    public Message Text =>
+        (Message)
             $"{PartNames.Capital(Kind)} {MeasuredC:0.0} ± {MeasuredPlusMinusK:0.0} °C, {ExpectedC:0.0} ± {ExpectedPlusMinusK:0.0} expected: {Said}."
-        ) + (Advice is { } advice ? $" {advice}" : "");
+        + (Advice is { } advice ? (Message)$" {advice}" : Message.Empty);
 
     /// <summary>Of the last run.</summary>
     public required HeatConditions At { get; init; }

@@ -23,7 +23,7 @@ public sealed record ShopMedian(
     double? Spread,
     EvidenceGrade? Grade,
     IReadOnlyList<MedianOutlier> Outliers,
-    string Text
+    Message Text
 );
 
 /// <summary>Measured against claimed over the shop's own jobs: medians, which one bad job does not move.</summary>
@@ -95,9 +95,7 @@ public static class ShopMedians
             spread,
             jobs.Count >= ManyJobs ? EvidenceGrade.A : EvidenceGrade.B,
             outliers,
-            FormattableString.Invariant(
-                $"{jobs.Count} proved jobs{with}: {against}, ± {Math.Max(1, Math.Round(spread * 100)):0} %.{names}"
-            )
+            $"{jobs.Count} proved jobs{with}: {against}, ± {Math.Max(1, Math.Round(spread * 100)):0} %.{names}"
         );
     }
 

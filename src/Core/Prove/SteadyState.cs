@@ -32,7 +32,7 @@ public static class SteadyState
     public const int MinSamples = 4,
         MaxSamples = 20_000;
 
-    public const string InWords = SteadyStateWords.LimitsToSamplesTimesRising;
+    public static string InWords => SteadyStateWords.LimitsToSamplesTimesRising;
 
     /// <summary>Longer logs are averaged down to so many before they are cut into regimes.</summary>
     private const int MaxFitted = 400;

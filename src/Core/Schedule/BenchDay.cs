@@ -88,7 +88,7 @@ public sealed record DayMeanwhile(
     string Title,
     double Minutes,
     bool Fits,
-    string Text
+    Message Text
 );
 
 /// <summary>How a job comes out.</summary>
@@ -102,7 +102,7 @@ public sealed record DayJobEnd(
     DateTime? EndAt,
     DateTime? Promised,
     double LateMin,
-    string Text
+    Message Text
 );
 
 /// <summary>Work that was done today.</summary>
@@ -128,7 +128,7 @@ public sealed record BenchDayPlan(
     IReadOnlyList<DayWait> Waits,
     IReadOnlyList<DayJobEnd> Jobs,
     string Headline,
-    IReadOnlyList<string> Warnings,
+    IReadOnlyList<Message> Warnings,
     IReadOnlyList<string> Sure,
     bool Proven
 );

@@ -49,7 +49,7 @@ public static class BenchDayPlanner
                     null,
                     j.Promised,
                     0,
-                    j.Held is { } why ? $"held: {why}" : BenchDayPlannerWords.NotPlannedTooManyJobsBefore
+                    j.Held is { } why ? (Message)$"held: {why}" : BenchDayPlannerWords.NotPlannedTooManyJobsBefore
                 )),
         ];
         return new(
@@ -284,13 +284,13 @@ public static class BenchDayPlanner
             : done;
     }
 
-    private static IEnumerable<string> Warnings(IReadOnlyList<DayJobEnd> ends, DayPlan plan, DayQuestion q)
+    private static IEnumerable<Message> Warnings(IReadOnlyList<DayJobEnd> ends, DayPlan plan, DayQuestion q)
     {
         // one alone stands in the headline
         var late = ends.Where(e => e.LateMin > 0).OrderByDescending(e => e.LateMin).ToList();
         if (late.Count > 1)
             foreach (var e in late.Take(MaxNamed))
-                yield return e.Text + ".";
+                yield return e.Text + Message.Stop;
         if (late.Count > MaxNamed)
             yield return BenchDayPlannerWords.MoreWillBeLate(late.Count - MaxNamed);
         if (!plan.PinsHold)
@@ -435,7 +435,7 @@ public static class BenchDayPlanner
             );
         }
 
-        private string Text(DayJob job, DateTime? endAt, double late) =>
+        private Message Text(DayJob job, DateTime? endAt, double late) =>
             (endAt, job.Promised) switch
             {
                 ({ } end, { } due) when late > 0 => BenchDayPlannerWords.DoneOfWorkPastPromise(
@@ -444,9 +444,10 @@ public static class BenchDayPlanner
                     DayWords.Span(late),
                     DayWords.When(due, q.Now)
                 ),
-                ({ } end, { } due) => $"done {DayWords.When(end, q.Now)}, promised {DayWords.When(due, q.Now)}",
-                ({ } end, null) => $"done {DayWords.When(end, q.Now)}",
-                _ => "not planned",
+                ({ } end, { } due) => (Message)
+                    $"done {DayWords.When(end, q.Now)}, promised {DayWords.When(due, q.Now)}",
+                ({ } end, null) => (Message)$"done {DayWords.When(end, q.Now)}",
+                _ => (Message)$"not planned",
             };
     }
 }

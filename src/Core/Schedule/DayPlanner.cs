@@ -15,7 +15,7 @@ public static class DayPlanner
         MaxOperations = 1000,
         MaxHands = 20;
     public const double MaxMinutes = 20_000;
-    public const string InWords = DayPlannerWords.LimitsBodyOfMiBJobsOperations;
+    public static string InWords => DayPlannerWords.LimitsBodyOfMiBJobsOperations;
 
     /// <summary>Deterministic work of the three questions, in the solver's own measure.</summary>
     private static readonly double[] Budget = [0.1, 0.05, 0.05];

@@ -28,7 +28,7 @@ public sealed record DirectDieAsk(
     Board? Board = null
 );
 
-public sealed record CodedText(string Code, string Text);
+public sealed record CodedText(string Code, Message Text);
 
 /// <param name="LoadCentre">Where the springs pull together, in the socket's frame.</param>
 /// <param name="GainK">Cooler hottest die at this power, K; between low and high by the films' spread and the
@@ -271,7 +271,7 @@ public static class DirectDie
         StampResult stamp
     )
     {
-        static Judgement Say(Weight w, string code, string text) => new(w, new(code, text, []));
+        static Judgement Say(Weight w, string code, Message text) => new(w, new(code, text, []));
         foreach (var wrong in SocketMatch.Fits(ask.Socket, ask.Processor, ask.Block, kit))
             yield return wrong;
         if (direct.StopGapMm is < 0 and var gap)

@@ -38,7 +38,7 @@ public sealed record SeatPlan(string Board, string Pair, double TurnDeg)
     public DieSection? Section { get; init; }
 
     /// <summary>Why the decision cannot be told.</summary>
-    public string? NoDecision { get; init; }
+    public Message? NoDecision { get; init; }
 
     /// <summary>Where corner mark and corner mark meet, mm from the socket's centre; null without one.</summary>
     public Point2? Mark { get; init; }
@@ -169,7 +169,7 @@ public static class SeatPlans
                 ],
             };
 
-    private static (DieDecision?, string?) Decide(
+    private static (DieDecision?, Message?) Decide(
         SeatedProcessor seated,
         Block block,
         Drawer drawer,
@@ -191,7 +191,7 @@ public static class SeatPlans
         }
         catch (InputException e)
         {
-            return (null, string.Join(" ", e.Faults.Select(f => f.Message)));
+            return (null, Message.Quote(string.Join(" ", e.Faults.Select(f => f.Message))));
         }
     }
 

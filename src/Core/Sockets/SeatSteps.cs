@@ -12,8 +12,8 @@ internal static class SeatSteps
         Station station,
         string target,
         StepKind kind,
-        string title,
-        string? detail,
+        Message title,
+        Message? detail,
         string done
     ) =>
         new()

@@ -12,7 +12,7 @@ public sealed record SeatedBlock(
     string BlockId,
     string BlockName,
     Verdict Verdict,
-    string Summary,
+    Message Summary,
     string? Kit,
     Money? Price
 );

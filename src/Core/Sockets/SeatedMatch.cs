@@ -58,21 +58,21 @@ public static class SeatedMatch
     private static Verdict Worse(Verdict a, Verdict b) => a > b ? a : b;
 
     /// <summary>The first reason in three or four words.</summary>
-    private static string Summary(IReadOnlyList<Reason> reasons) =>
+    private static Message Summary(IReadOnlyList<Reason> reasons) =>
         reasons.Count == 0
             ? SeatedMatchWords.SeatsOnSocket
             : reasons[0].Code switch
             {
                 "wrong-socket" => SeatedMatchWords.NotForThisSocket,
                 "lid-on" => SeatedMatchWords.MadeForBareDies,
-                "stop-before-contact" => "stops come first",
+                "stop-before-contact" => (Message)$"stops come first",
                 "shim" => SeatedMatchWords.WashersUnderSprings,
                 "contact-low" => SeatedMatchWords.TooLittleOnContacts,
                 "contact-high" => SeatedMatchWords.TooMuchOnContacts,
-                "over-load" => "presses too hard",
+                "over-load" => (Message)$"presses too hard",
                 "keep-out" => SeatedMatchWords.MeetsSocketsParts,
                 "slit-along-fins" => SeatedMatchWords.SlitToBeTurned,
-                _ => "seats with work",
+                _ => (Message)$"seats with work",
             };
 
     /// <summary>What is wrong, then the heights and loads as they come out.</summary>
@@ -135,7 +135,7 @@ public static class SeatedMatch
                 Kind = StepKind.Read,
                 Board = seat.Board,
                 Pair = seat.Pair,
-                Title = FormattableString.Invariant($"Block turned {seat.TurnDeg:0}°: {Ports(way)}"),
+                Title = $"Block turned {seat.TurnDeg:0}°: {Ports(way)}",
                 Detail = seat.InletTurnDeg is { } inlet
                     ? inlet == seat.TurnDeg
                         ? SeatedMatchWords.OnlyRightWayRound
@@ -152,9 +152,7 @@ public static class SeatedMatch
                             : SeatedMatchWords.MakerPrefersNoTurn,
                 Caution =
                     way.Clashes.Count > 0
-                        ? FormattableString.Invariant(
-                            $"It meets {way.Clashes[0].Part} by {-way.Clashes[0].MarginMm:0.00} mm."
-                        )
+                        ? (Message)$"It meets {way.Clashes[0].Part} by {-way.Clashes[0].MarginMm:0.00} mm."
                         : null,
                 Done = SeatedMatchWords.ThisTurn,
                 Facts = [new(FormattableString.Invariant($"{seat.TurnDeg:0}°"), "turned")],
@@ -189,7 +187,7 @@ public static class SeatedMatch
         : at.Y > 0 ? "above"
         : "below";
 
-    private static string Worth(SeatPlan seat) =>
+    private static Message Worth(SeatPlan seat) =>
         seat.Worth is { } worth
             ? SeatedMatchWords.WeighItAgainstForAnotherProcessor(worth.Amount, worth.Currency)
             : SeatedMatchWords.WeighItAgainstProcessorsPrice;
@@ -208,9 +206,8 @@ public static class SeatedMatch
                 : SeatedMatchWords.DecideLidOffForGoodToCooler(d.Answer.GainLowK, d.Answer.GainHighK),
             Detail = d is null
                 ? seat.NoDecision
-                : FormattableString.Invariant(
-                    $"{d.Answer.GainK:0} K at {d.PowerW:0} W and {d.FlowLPerMin:0.#} L/min{(d.Answer.MoreW is { } more ? SeatedMatchWords.OrMoreAtSameTemperature(more) : "")}. {Worth(seat)}"
-                ),
+                : (Message)
+                    $"{d.Answer.GainK:0} K at {d.PowerW:0} W and {d.FlowLPerMin:0.#} L/min{(d.Answer.MoreW is { } more ? SeatedMatchWords.OrMoreAtSameTemperature(more) : "")}. {Worth(seat)}",
             Caution = SeatedMatchWords.NothingBringsLidBackNorMakers,
             Done = SeatedMatchWords.DecidedLidOff,
             Facts = d is null

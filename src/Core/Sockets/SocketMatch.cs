@@ -156,7 +156,7 @@ public static class SocketMatch
     }
 
     /// <summary>Washers that give back load, with what the springs pull with and without them.</summary>
-    internal static Judgement Shimmed(HeightChain c, string why)
+    internal static Judgement Shimmed(HeightChain c, Message why)
     {
         var text =
             c.Shims.Count == 0
@@ -198,9 +198,9 @@ public static class SocketMatch
             yield return Work("slit-along-fins", SocketMatchWords.JetsSlitLiesAlongFins);
     }
 
-    private static Judgement Clash(string code, string text) => new(Weight.Clash, new(code, text, []));
+    private static Judgement Clash(string code, Message text) => new(Weight.Clash, new(code, text, []));
 
-    private static Judgement Note(string code, string text) => new(Weight.Note, new(code, text, []));
+    private static Judgement Note(string code, Message text) => new(Weight.Note, new(code, text, []));
 
-    private static Judgement Work(string code, string text) => new(Weight.Work, new(code, text, []));
+    private static Judgement Work(string code, Message text) => new(Weight.Work, new(code, text, []));
 }

@@ -11,7 +11,7 @@ internal static class LiftSide
     private const double TellingMm = 5;
 
     /// <summary>Advice from where the leads leave the board and what stands at its edges.</summary>
-    public static IEnumerable<string> Advice(Board board, Piece piece, IReadOnlyList<Lead> leads, bool glued)
+    public static IEnumerable<Message> Advice(Board board, Piece piece, IReadOnlyList<Lead> leads, bool glued)
     {
         var b = board.Outline.Bounds;
         double cx = (b.MinX + b.MaxX) / 2,

@@ -23,9 +23,9 @@ public sealed record TeardownStep(
     string? Driver,
     Face Face,
     int Count,
-    string Why,
+    Message Why,
     IReadOnlyList<string> Locks,
-    IReadOnlyList<string> Advice
+    IReadOnlyList<Message> Advice
 );
 
 /// <summary>A cell of the tray: one driver, thread and length only.</summary>

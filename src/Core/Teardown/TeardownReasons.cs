@@ -79,7 +79,7 @@ internal static class TeardownReasons
             $"{f.Count} × {f.Thread ?? f.Driver}{(f.LengthMm is { } l ? $" × {l:0.#}" : "")}{(Rings.IsRing(f) ? ", die ring" : "")}"
         );
 
-    private static string WhyScrew(
+    private static Message WhyScrew(
         Assembly assembly,
         FastenerGroup f,
         IReadOnlyList<TeardownStep> before,
@@ -106,10 +106,10 @@ internal static class TeardownReasons
             return TeardownReasonsWords.OtherScrewsLie;
         return before.Any(b => b.Driver is not null) && !changed ? TeardownReasonsWords.SameDriverAsBefore
             : changed ? TeardownReasonsWords.ChangeDriver(f.Driver)
-            : $"First driver: {f.Driver}.";
+            : (Message)$"First driver: {f.Driver}.";
     }
 
-    private static IReadOnlyList<string> ScrewAdvice(
+    private static IReadOnlyList<Message> ScrewAdvice(
         Assembly assembly,
         FastenerGroup f,
         IReadOnlyList<TeardownStep> before
@@ -127,7 +127,7 @@ internal static class TeardownReasons
                     _ => new[] { TeardownReasonsWords.InCrossTurnEachBeforeAny },
                 },
                 .. assembly.Fasteners.Any(p => Rings.ArePeers(f, p) && !before.Any(b => b.Target == p.Id))
-                    ? Array.Empty<string>()
+                    ? Array.Empty<Message>()
                     : [TeardownReasonsWords.SupportCoolerWhileLastScrewsLeave],
                 .. f.SpringLoaded ? new[] { TeardownReasonsWords.SpringsUnderLoad } : [],
             ];
@@ -146,7 +146,7 @@ internal static class TeardownReasons
                 )
                 ?.Name;
 
-    private static string Latch(string latch) =>
+    private static Message Latch(string latch) =>
         latch switch
         {
             "squeeze" => TeardownReasonsWords.SqueezeLatchPullPlugNeverWires,
@@ -155,9 +155,9 @@ internal static class TeardownReasons
             _ => TeardownReasonsWords.PullStraightPlugHeldNever,
         };
 
-    private static List<string> LiftAdvice(Board board, Assembly assembly, Piece piece, List<Lead> leads)
+    private static List<Message> LiftAdvice(Board board, Assembly assembly, Piece piece, List<Lead> leads)
     {
-        var advice = new List<string>();
+        var advice = new List<Message>();
         foreach (var b in assembly.Bonds.Where(b => b.Between.Contains(piece.Id)))
         {
             advice.Add(

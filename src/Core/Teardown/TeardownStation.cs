@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
@@ -16,7 +17,12 @@ public sealed record TeardownResult(
     IReadOnlyList<BoardTeardown> Boards,
     StationPlan Sheet,
     IReadOnlyList<Diagnostic> Troubles
-);
+)
+{
+    /// <summary>Ribbons between boards that stay plugged all the time.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<Ribbon> Plugged { get; init; } = [];
+}
 
 /// <summary>Teardown: power off, then each group counted, each lead marked, each piece lifted.</summary>
 public sealed class TeardownStation : IStation<TeardownResult>
@@ -25,7 +31,7 @@ public sealed class TeardownStation : IStation<TeardownResult>
     public IReadOnlyList<string>? Chosen { get; init; }
 
     public TeardownResult Plan(PlanContext context, EarlierResults earlier) =>
-        TakeApart(context.Order, Chosen, context.Ways.Loosening, context.Cancel);
+        TakeApart(context.Order, Chosen, context.Ways, context.Cancel);
 
     /// <summary>Target of the step that counts out a group, marks a lead or lifts a piece.</summary>
     public static StepId StepOf(string? scope, string target) => new(Station.Teardown, scope, target);
@@ -34,38 +40,53 @@ public sealed class TeardownStation : IStation<TeardownResult>
     public static TeardownResult TakeApart(
         WorkOrder order,
         IReadOnlyList<string>? chosen = null,
-        Loosening loosening = Loosening.RingLast,
+        Ways? ways = null,
         CancellationToken cancel = default
     )
     {
+        var loosening = ways?.Loosening ?? Loosening.RingLast;
+        var plugged = ways is null ? [] : RibbonStay.Chosen(order, ways);
         var troubles = new Diagnostics(Station.Teardown);
         var boards = new List<BoardTeardown>();
         foreach (var piece in Pieces(order))
         {
-            var own = piece.Key == order.First.Key ? chosen : null;
+            var board = Opened(order, piece, plugged);
+            var stays = piece.Board.Assembly!.Leads.Select(l => l.Id).Except(board.Assembly!.Leads.Select(l => l.Id));
+            var own = piece.Key == order.First.Key ? chosen?.Except(stays).ToList() : null;
             if (
-                troubles.Try(order.ScopeOf(piece), () => TeardownPlanner.Plan(piece.Board, own, loosening, cancel)) is
+                troubles.Try(order.ScopeOf(piece), () => TeardownPlanner.Plan(board, own, loosening, cancel)) is
                 { } plan
             )
                 boards.Add(
-                    new(
-                        piece.Key,
-                        plan,
-                        own is null ? null : TeardownPlanner.Plan(piece.Board, null, loosening, cancel)
-                    )
+                    new(piece.Key, plan, own is null ? null : TeardownPlanner.Plan(board, null, loosening, cancel))
                 );
         }
         if (boards.Count == 0)
-            return new([], new(Station.Teardown, "no assembly described", true, []), troubles.List);
-        List<WorkStep> steps = [Power(SeatedBoard.Ran(order)), .. boards.SelectMany(b => Steps(order, b))];
+            return new([], new(Station.Teardown, $"no assembly described", true, []), troubles.List);
+        List<WorkStep> steps = [Power(SeatedBoard.Ran(order)), .. boards.SelectMany(b => Steps(order, b, plugged))];
         var flips = boards.Sum(b => b.Plan.Flips);
         var screws = boards.SelectMany(b => b.Plan.Tray).Sum(t => t.Count);
         return new(
             boards,
             new(Station.Teardown, $"{HowMany.Count(screws, "screw")}, {HowMany.Count(flips, "flip")}", false, steps),
             troubles.List
-        );
+        )
+        {
+            Plugged = plugged,
+        };
     }
+
+    /// <summary>A board with what is opened of its assembly: a ribbon that stays plugged is not.</summary>
+    public static Board Opened(WorkOrder order, Workpiece piece, IReadOnlyList<Ribbon> plugged) =>
+        piece.Board with
+        {
+            Assembly = RibbonStay.Without(
+                order,
+                piece.Board.Assembly!,
+                target => BoardOf(order, piece, target),
+                plugged
+            ),
+        };
 
     /// <summary>The boards that come apart on their own; the first stands for a card that is described as a whole.</summary>
     public static IEnumerable<Workpiece> Pieces(WorkOrder order) =>
@@ -87,12 +108,32 @@ public sealed class TeardownStation : IStation<TeardownResult>
             Caution = TeardownStationWords.PowerSuppliesAreNeverOpened,
         };
 
-    private static IEnumerable<WorkStep> Steps(WorkOrder order, BoardTeardown teardown)
+    private static IEnumerable<WorkStep> Steps(WorkOrder order, BoardTeardown teardown, IReadOnlyList<Ribbon> plugged)
     {
         var piece = Pieces(order).First(p => p.Key == teardown.Board);
         return teardown
             .Plan.Steps.Select(s => Step(order, piece, s, teardown.Plan))
+            .Select(s => plugged.Aggregate(s, (step, r) => Parted(order, piece, teardown.Plan, step, r)))
             .Concat(OldPads.Steps(order, piece, teardown.Plan));
+    }
+
+    /// <summary>The lift with which the boards come apart says how far their ribbon lets them.</summary>
+    private static WorkStep Parted(WorkOrder order, Workpiece piece, TeardownPlan plan, WorkStep step, Ribbon ribbon)
+    {
+        var tied = piece
+            .Board.Assembly!.Leads.Where(l => RibbonEnds.Find(order, l, BoardOf(order, piece, l.Id)) == ribbon)
+            .SelectMany(l => l.Between)
+            .ToList();
+        List<string> lifts = [.. plan.Steps.Where(s => s.Action == TeardownAction.Lift).Select(s => s.Target)];
+        return step.Id.Target == (lifts.Find(tied.Contains) ?? lifts.LastOrDefault())
+            ? step with
+            {
+                Detail = Message.Join([
+                    step.Detail ?? Message.Empty,
+                    TeardownStationWords.StaysPlugged(ribbon.Name, RibbonStay.ApartMm(order, ribbon)!.Value),
+                ]),
+            }
+            : step;
     }
 
     private static WorkStep Step(WorkOrder order, Workpiece piece, TeardownStep s, TeardownPlan plan)
@@ -127,7 +168,7 @@ public sealed class TeardownStation : IStation<TeardownResult>
             },
             Detail = s.Why,
             Acts = Acts(order, piece, s),
-            Caution = s.Advice.Count > 0 ? string.Join(" ", s.Advice) : null,
+            Caution = s.Advice.Count > 0 ? Message.Join(s.Advice) : null,
             Done = s.Action switch
             {
                 TeardownAction.Unscrew => TeardownStationWords.InTray(s.Count),

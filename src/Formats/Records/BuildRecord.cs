@@ -8,6 +8,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Prove;
 using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Core.Words;
 
 namespace FaithfulBracket.Formats.Records;
 
@@ -328,7 +329,7 @@ public static partial class BuildRecord
                 plan.Stations.Where(x => x.Station is Station.Prove or Station.Care).SelectMany(x => x.Steps)
             )
             .Select(x => x.Caution)
-            .OfType<string>()
+            .OfType<Message>()
             .Distinct()
             .ToList();
         if (cautions.Count > 0)

@@ -68,8 +68,8 @@ public static class QuestionSheet
         html.Append("</table>");
     }
 
-    private static string List(IEnumerable<string> texts) =>
-        $"<ul>{string.Concat(texts.Select(t => $"<li>{E(t)}</li>"))}</ul>";
+    private static string List(IEnumerable<object> texts) =>
+        $"<ul>{string.Concat(texts.Select(t => $"<li>{E($"{t}")}</li>"))}</ul>";
 
     private static string E(string text) => WebUtility.HtmlEncode(text);
 

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization.Metadata;
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
@@ -7,7 +8,7 @@ using Microsoft.OpenApi;
 
 namespace FaithfulBracket.Server.Http;
 
-/// <summary>Describes the types that have their own JSON: points, outlines and precedence.</summary>
+/// <summary>Describes the types that have their own JSON: points, outlines, precedence and statements.</summary>
 internal sealed class OpenApiShapes : IOpenApiSchemaTransformer
 {
     public Task TransformAsync(OpenApiSchema schema, OpenApiSchemaTransformerContext context, CancellationToken cancel)
@@ -16,9 +17,9 @@ internal sealed class OpenApiShapes : IOpenApiSchemaTransformer
         if (Own(Nullable.GetUnderlyingType(type) ?? type) is { } own)
             ArrayOf(schema, (OpenApiSchema)own.Items!);
         // lists of such types lose what they are lists of
-        else if (ItemOf(type) is { } item && (Own(item) ?? Id(item)) is { } items)
+        else if (ItemOf(type) is { } item && (Own(item) ?? Text(item)) is { } items)
             ArrayOf(schema, items);
-        else if ((Nullable.GetUnderlyingType(type) ?? type) is var plain && Id(plain) is not null)
+        else if ((Nullable.GetUnderlyingType(type) ?? type) is var plain && Text(plain) is not null)
         {
             schema.Type = JsonSchemaType.String;
             schema.Properties?.Clear();
@@ -51,9 +52,15 @@ internal sealed class OpenApiShapes : IOpenApiSchemaTransformer
         : type == typeof(Precedence) ? Array(new() { Type = JsonSchemaType.String })
         : null;
 
-    /// <summary>Names of steps and things are text; null for any other type.</summary>
-    private static OpenApiSchema? Id(Type type) =>
-        type == typeof(StepId) || type == typeof(ThingId) ? new() { Type = JsonSchemaType.String } : null;
+    /// <summary>Names of steps and things and statements are text; null for any other type.</summary>
+    private static OpenApiSchema? Text(Type type) =>
+        type == typeof(StepId) || type == typeof(ThingId) || type == typeof(Core.Words.Message)
+            ? new() { Type = JsonSchemaType.String }
+            : null;
+
+    /// <summary>Name of a shared schema; null for a statement, which is text wherever it stands.</summary>
+    public static string? NameOf(JsonTypeInfo type) =>
+        type.Type == typeof(Core.Words.Message) ? null : OpenApiOptions.CreateDefaultSchemaReferenceId(type);
 
     private static OpenApiSchema Array(OpenApiSchema items) => new() { Type = JsonSchemaType.Array, Items = items };
 

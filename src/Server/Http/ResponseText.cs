@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads.Stock;
+using FaithfulBracket.Core.Words;
 using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Server.Stations;
 using FaithfulBracket.Store;
@@ -72,7 +73,9 @@ internal static class ResponseText
                 )
                     property.Get =
                         property.PropertyType == typeof(string) ? o => Tell(style(), get(o))
+                        : property.PropertyType == typeof(Message) ? o => TellStated(style(), get(o))
                         : property.PropertyType == typeof(IReadOnlyList<string>) ? o => TellAll(style(), get(o))
+                        : property.PropertyType == typeof(IReadOnlyList<Message>) ? o => TellAllStated(style(), get(o))
                         : get;
         });
 
@@ -80,6 +83,12 @@ internal static class ResponseText
         Codes.Any(c => name == c || name.EndsWith(char.ToUpperInvariant(c[0]) + c[1..], StringComparison.Ordinal));
 
     private static object? Tell(FigureStyle style, object? text) => text is string s ? style.Tell(s) : text;
+
+    private static object? TellStated(FigureStyle style, object? stated) =>
+        stated is Message m ? Message.Quote(style.Tell(m)) : stated;
+
+    private static object? TellAllStated(FigureStyle style, object? stated) =>
+        stated is IReadOnlyList<Message> list ? list.Select(m => Message.Quote(style.Tell(m))).ToList() : stated;
 
     private static object? TellAll(FigureStyle style, object? texts) =>
         texts is IReadOnlyList<string> list ? list.Select(style.Tell).ToList() : texts;

@@ -194,13 +194,15 @@ internal sealed class SignOffService(JobPlans plans, SignOffs signOffs, LocalTim
         var signed = StepStands.Signed(Read(planned.Plan, stand.Events));
         var (noted, target) = StripRecord.Note(order, signed, note);
         var after = StripRecord.With(order, noted);
-        var teardown = TeardownStation.TakeApart(after);
+        var teardown = TeardownStation.TakeApart(after, ways: Ways.From(after, planned.Sheets.Ways));
         var id = TeardownStation.StepOf(null, target);
-        var step = BenchScene.Locked(after, teardown.Sheet.Steps).FirstOrDefault(s => s.Id == id);
+        var step = BenchScene.Locked(after, teardown).FirstOrDefault(s => s.Id == id);
         if (teardown.Troubles.Count > 0 || step is null)
             throw new InputException(
                 "",
-                teardown.Troubles.Select(t => t.Text).FirstOrDefault(SignOffServiceWords.ItCanNotBeTakenApart)
+                teardown
+                    .Troubles.Select(t => t.Text.ToString())
+                    .FirstOrDefault(SignOffServiceWords.ItCanNotBeTakenApart)
             );
         var open = step.Locks.Where(l => !signed.Contains(l)).ToList();
         if (done && open.Count > 0)

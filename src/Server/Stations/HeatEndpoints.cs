@@ -121,7 +121,7 @@ internal static class HeatEndpoints
                 )),
                 .. r.Untold.Select(p => new ExpectedAnswerPart(p.Id, null, null, null, p.LimitC, p.DissipationW, null)),
             ],
-            r.Warnings
+            [.. r.Warnings]
         );
 
     private static async Task<Ok<ExpectAnswer>> ExpectAsync(HttpRequest request, LibraryCache shop)

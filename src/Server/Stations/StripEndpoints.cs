@@ -186,8 +186,13 @@ internal static class StripEndpoints
         var assembly = StripRecord.Begun(job.Order);
         if (assembly.Pieces.Count == 0)
             throw new InputException("", StripEndpointsWords.BoardHasNoAssembly);
+        var opened = TeardownStation.Opened(
+            job.Order,
+            TeardownStation.Pieces(job.Order).First(),
+            job.Plan.Teardown.Plugged
+        );
         var loosening = Ways.From(job.Order, job.Sheets.Ways).Loosening;
-        if (body.Order.Count > 0 && ChosenOrder.WhyNot(assembly, body.Order, loosening) is { } reason)
+        if (body.Order.Count > 0 && ChosenOrder.WhyNot(opened.Assembly!, body.Order, loosening) is { } reason)
             throw new InputException("/order", reason);
         return SheetEndpoints.Put(
             id,

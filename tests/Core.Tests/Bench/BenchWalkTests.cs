@@ -118,7 +118,10 @@ public class BenchWalkTests
         Assert.Equal(Verb.Drain, back.Steps.SelectMany(s => s.Acts).First().Do);
         Assert.Contains(back.Cannot, c => c is { Thing: { Kind: ThingKind.Pad, Key: "M1" }, Code: CannotCode.UsedUp });
         Assert.Contains(back.Cannot, c => c is { Thing.Kind: ThingKind.Screws, Code: CannotCode.Voided });
-        Assert.Contains(back.Steps, s => s.Detail?.Contains("1.8 mm on M1", StringComparison.Ordinal) == true);
+        Assert.Contains(
+            back.Steps,
+            s => s.Detail?.ToString().Contains("1.8 mm on M1", StringComparison.Ordinal) == true
+        );
         // a fitting that stays in its block is not opened
         ThingId fitting = new(ThingKind.Fitting, "P", "A");
         var acts = BackPlan.Create(Plain, plan, scene, [], keep: [fitting]).Steps.SelectMany(s => s.Acts).ToList();
@@ -241,7 +244,9 @@ public class BenchWalkTests
         // screws before the block is down
         Assert.Equal(NeedCode.Order, Swapped(lower, lower + 1).Unmet.Code);
         // pads before their faces are clean
-        var clean = Index(s => s.Kind == StepKind.Clean && s.Title.Contains("memory", StringComparison.Ordinal));
+        var clean = Index(s =>
+            s.Kind == StepKind.Clean && s.Title.ToString().Contains("memory", StringComparison.Ordinal)
+        );
         var lay = Index(s => s.Kind == StepKind.Lay);
         Assert.Equal(NeedCode.Order, Swapped(clean, lay).Unmet.Code);
         // something is unscrewed twice
@@ -314,4 +319,31 @@ public class BenchWalkTests
     [InlineData("screws:/F1")]
     [InlineData("screws:A/")]
     public void Other_texts_are_no_ids(string text) => Assert.False(ThingId.TryParse(text, out _));
+
+    [Fact]
+    public void A_ribbon_that_is_long_enough_may_stay_plugged_from_stock_to_closed_and_back()
+    {
+        var twin = WorkOrder.From(Demo.Card("petrel-twin"), [new("P", Demo.Block("undertow-clamp-petrel"))]);
+        // 22.4 mm from front to front and 12 of slack, less 4 of plugs and 8 from each plug to the edge that both share
+        Assert.Equal(22.4 + 12 - 4 - 8 - 8, RibbonStay.ApartMm(twin, twin.Ribbons[0])!.Value, 9);
+        var (scene, steps, plan) = Plan(twin, ("ribbon", "stay"));
+        Assert.Null(Walk(scene, steps));
+        Assert.Contains(plan.Teardown.Sheet.Steps, s => s.Detail?.ToString().Contains("at most 14 mm") == true);
+        Assert.Contains(plan.Mount.Sheet.Steps, s => s.Id.Target == "look-R1");
+        Assert.DoesNotContain(
+            plan.Steps.SelectMany(s => s.Acts),
+            a => a.Thing.Kind == ThingKind.Ribbon && a.Do != Verb.Look
+        );
+        Assert.True(Plan(twin).Plan.Steps.Count() > plan.Steps.Count());
+        var back = BackPlan.Create(twin, plan, scene, [], [.. plan.Steps]);
+        Assert.Null(
+            BenchWalk.Run(back.Scene, back.Start, [.. back.Steps.Select(s => new WalkStep(s.Acts, s.Up))]).Contradiction
+        );
+        // too short, of unknown slack, or between boards that do not face each other: nothing is asked
+        foreach (var slack in (double?[])[7.5, null])
+            Assert.Empty(RibbonStay.Possible(twin with { Ribbons = [twin.Ribbons[0] with { SlackMm = slack }] }));
+        var stacked = twin.Pieces[1] with { Pose = twin.Pieces[1].Pose! with { Flipped = false } };
+        Assert.Null(RibbonStay.ApartMm(twin with { Pieces = [twin.First, stacked] }, twin.Ribbons[0]));
+        Assert.DoesNotContain(Schools.For(Plain), s => s.Id == "ribbon");
+    }
 }

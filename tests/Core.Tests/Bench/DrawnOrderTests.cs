@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using System.Text.RegularExpressions;
 using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Materials;
@@ -6,6 +7,7 @@ using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Plans.Back;
 using FaithfulBracket.Core.Plans.Walk;
+using FaithfulBracket.Core.Words;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
@@ -83,8 +85,14 @@ public class DrawnOrderTests
         var done = steps.GetRange(0, new Random(seed).Next(1, steps.Count + 1));
         var back = BackPlan.Create(order, plan, scene, [], done);
         var again = BenchWalk.Run(back.Scene, back.Start, Walk(back.Steps));
-        return again.Contradiction is { } b ? $"back after {done[^1].Id}: {Told(back.Steps, b)}" : null;
+        return again.Contradiction is { } b ? $"back after {done[^1].Id}: {Told(back.Steps, b)}"
+            : plan.Steps.Concat(back.Steps).FirstOrDefault(s => !HasCode(s.Title)) is { } plain
+                ? $"{plain.Id}: \"{plain.Title}\" has no code"
+            : null;
     }
+
+    /// <summary>Whether it states something by a code: on that signatures rest, not on its words.</summary>
+    private static bool HasCode(Message title) => title.Stated.Any(s => Regex.IsMatch(s, @"^[A-Z]\w+\.[A-Z]\w+$"));
 
     /// <summary>A board that is turned over onto its own open pads or paste, unless it is lowered at once.</summary>
     internal static string? LaidOnItsFace(Scene scene, IEnumerable<WorkStep> steps)

@@ -110,15 +110,15 @@ public class ExpectTests
     {
         var thin = Ask(Board(memoryW: 3), pads: [new("M1", 0.5, "soft"), new("M2", 1, "soft")]);
         Assert.DoesNotContain(thin.Parts, p => p.Part == "M1");
-        Assert.Contains(thin.Warnings, w => w.Contains("M1 does not touch", StringComparison.Ordinal));
+        Assert.Contains(thin.Warnings, w => w.ToString().Contains("M1 does not touch", StringComparison.Ordinal));
         var unknown = new Dictionary<string, PadMaterial> { ["soft"] = Sample.Soft };
         Assert.Contains(
             Ask(Board(3), materials: unknown).Warnings,
-            w => w.Contains("no conductivity", StringComparison.Ordinal)
+            w => w.ToString().Contains("no conductivity", StringComparison.Ordinal)
         );
         Assert.Contains(
             Ask(Board(3), pads: [Pads[1]]).Warnings,
-            w => w.Contains("M1 has no pad", StringComparison.Ordinal)
+            w => w.ToString().Contains("M1 has no pad", StringComparison.Ordinal)
         );
     }
 
@@ -183,7 +183,7 @@ public class ExpectTests
         Assert.True(die.C > lid.C + 100 * 0.1e-3 / (80 * 80e-6));
         // no bond is stated for the other: it is named, not guessed
         Assert.Equal(["D2"], under.Untold.Select(p => p.Id));
-        Assert.Contains(under.Warnings, w => w.StartsWith("D2 lies under LID", StringComparison.Ordinal));
+        Assert.Contains(under.Warnings, w => w.ToString().StartsWith("D2 lies under LID", StringComparison.Ordinal));
     }
 
     [Fact]

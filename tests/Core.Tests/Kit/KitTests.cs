@@ -179,7 +179,7 @@ public class KitTests
         {
             Id = new(Station.Prep, null, "x"),
             Kind = kind,
-            Title = "",
+            Title = $"",
             Done = "",
             Acts = acts,
         };
@@ -255,7 +255,7 @@ public class KitTests
         Assert.Equal(missing > 0, result.Sheet.Trouble);
         Assert.Equal(missing, result.Short.Count);
         var count = result.Sheet.Steps.Single(s => s.Id.Target == "count");
-        Assert.Equal(missing > 0, count.Detail!.StartsWith("Short: ", StringComparison.Ordinal));
+        Assert.Equal(missing > 0, count.Detail!.ToString().StartsWith("Short: ", StringComparison.Ordinal));
         // the card is run before its seal is broken
         Assert.Contains("Warranty", result.Sheet.Steps.Single(s => s.Id.Target == "stock-run").Caution);
     }
@@ -329,8 +329,8 @@ public class KitTests
         var block = Sample.Block() with { Sockets = [Fit("heron", "J2", 1.0), Fit("gull", "J1", 0.9)] };
         var told = JetPlates.Tell(block, "gull", mm);
         Assert.Equal((name, right), (told.Name, told.Right));
-        Assert.Equal(right, told.Text.EndsWith("the right one.", StringComparison.Ordinal));
-        Assert.Equal(!right, told.Text.EndsWith("Put it back in the bag.", StringComparison.Ordinal));
+        Assert.Equal(right, told.Text.ToString().EndsWith("the right one.", StringComparison.Ordinal));
+        Assert.Equal(!right, told.Text.ToString().EndsWith("Put it back in the bag.", StringComparison.Ordinal));
     }
 
     [Fact]

@@ -97,7 +97,10 @@ public class FitScanTests
         static SocketFit For(string socket) => new(socket, null, null, null, null, null, null);
         var board = Sample.Board() with { Socket = "Q7" };
         var other = One(board, Sample.Block() with { Sockets = [For("Z1"), For("Z2")] });
-        Assert.Equal((Verdict.Clashes, "wrong socket", 0), (other.Verdict, other.Summary, other.ChanceOfSeating));
+        Assert.Equal(
+            (Verdict.Clashes, "wrong socket", 0),
+            (other.Verdict, other.Summary.ToString(), other.ChanceOfSeating)
+        );
         Assert.Equal("The board's socket is Q7; the block is made for Z1, Z2.", other.TopReason);
         Assert.True(other.IsHopeless);
         Assert.Null(other.Fit);

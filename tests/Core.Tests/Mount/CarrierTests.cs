@@ -154,7 +154,7 @@ public class CarrierTests
         Assert.Equal(["All snug", "All home"], passes.Select(p => p.Done));
         Assert.Equal(
             ["Pass 1 of 2: each until it is snug, bolts 1 to 12", "Pass 2 of 2: an eighth turn each, bolts 1 to 12"],
-            passes.Select(p => p.Title)
+            passes.Select(p => p.Title.ToString())
         );
         Assert.All(passes, p => Assert.Equal(Enumerable.Range(1, 12), p.Turns.Select(t => t.Number)));
         // both passes in the same star, each bolt on its own module

@@ -83,7 +83,7 @@ public class FittedAgainTests
             (screw.Kind, screw.Count!.Value, screw.Counted!.Value, screw.Driver, screw.Done)
         );
         Assert.Equal("A longer screw in a short hole cracks the board.", screw.Caution);
-        Assert.Equal(["T6", "1", screw.Title[^2..]], screw.Facts.Select(f => f.Value));
+        Assert.Equal(["T6", "1", screw.Title.ToString()[^2..]], screw.Facts.Select(f => f.Value));
         Assert.Equal("screw", screw.Facts[1].Label);
         Assert.Equal([new(50, 0)], screw.Places);
     }

@@ -95,7 +95,7 @@ public class HoleLedgerTests
         {
             Id = new(station, null, target),
             Kind = kind,
-            Title = target,
+            Title = $"{target}",
             Done = "Done",
             Board = board,
         };

@@ -99,7 +99,7 @@ public class MountedBowTests
                 [.. loads.Select((n, i) => new ScrewLoad($"S{i + 1}", n))],
                 false,
                 2.1,
-                ""
+                $""
             )
         );
     }

@@ -134,7 +134,7 @@ public class PadStepsTests
             );
         var steps = Steps([Piece("A"), Piece("B")], cut: new([Sheet(true), Sheet(false)], [], 1, 0)).Steps;
         Assert.Equal(["cut-1", "cut-2"], steps.Take(2).Select(s => s.Id.Target));
-        Assert.Equal(("Cut 2 pieces from offcut s1 (3 cuts)", 1), (steps[0].Title, steps[0].Sheet));
+        Assert.Equal(("Cut 2 pieces from offcut s1 (3 cuts)", 1), (steps[0].Title.ToString(), steps[0].Sheet));
         Assert.Equal("Cut 2 pieces from sheet s1 (3 cuts)", steps[1].Title);
         Assert.Equal((3, CountOf.Cuts, "2 pieces cut"), (steps[0].Count, steps[0].Counted, steps[0].Done));
         Assert.StartsWith("50 × 33.5 mm, letters A and B.", steps[0].Detail, StringComparison.Ordinal);
@@ -156,7 +156,7 @@ public class PadStepsTests
         Assert.Equal(("1.5 mm is crushed at A", true), Summary(null, good, Pad(PadState.Crushed, 1.5)));
         Assert.Equal(("0.5 mm barely touches at A", true), Summary(null, good, Pad(PadState.Starved, 0.5)));
         Assert.Equal(("1.0 mm barely touches at A", true), Summary(null, good with { Fit = null }));
-        var lacking = new CutPlan([], [new("A", "no sheet")], 0, 0);
+        var lacking = new CutPlan([], [new("A", $"no sheet")], 0, 0);
         Assert.Equal(("1 pad lacks a sheet", true), Summary(lacking, good));
         Assert.Equal(("1.5 mm is crushed at A", true), Summary(lacking, Pad(PadState.Crushed, 1.5)));
     }
@@ -165,7 +165,7 @@ public class PadStepsTests
     public void Strips_and_floats_are_said_before_pads_that_do_not_fit()
     {
         SeatingResult Rest(bool floats, double pull) =>
-            new([], [0, 0], [], [new("S1", pull) { HoldsN = 1000 }], floats, 2.1, "");
+            new([], [0, 0], [], [new("S1", pull) { HoldsN = 1000 }], floats, 2.1, $"");
         PairPads Second(SeatingResult rest) => Pads(Pad(PadState.Crushed)) with { Pair = "Q", Seating = rest };
         (string, bool) Said(params PairPads[] pairs)
         {
@@ -193,7 +193,7 @@ public class PadStepsTests
     public void What_pads_and_seating_come_to_is_said_worst_first()
     {
         SeatingResult Rest(bool floats, double pull) =>
-            new([], [0, 0], [], [new("S1", pull) { HoldsN = 1000 }, new("S2", 5000)], floats, 2.1, "");
+            new([], [0, 0], [], [new("S1", pull) { HoldsN = 1000 }, new("S2", 5000)], floats, 2.1, $"");
         (string, bool) Said(PairPads p) => (p.Verdict, p.Wrong);
         var good = Pads(Pad(PadState.Good));
         Assert.Equal(("Every pad touches", false), Said(good with { Seating = Rest(false, 1000) }));

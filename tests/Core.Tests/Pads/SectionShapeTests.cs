@@ -138,7 +138,7 @@ public class SectionShapeTests
     {
         var cut = Cut(new(-60, 33), new(60, 33), pads: Pad("M1", mm));
         var gap = cut.Gaps.Single(g => g.Part == "M1");
-        Assert.Equal((says, mm), (gap.Text, gap.PadMm));
+        Assert.Equal((says, mm), (gap.Text.ToString(), gap.PadMm));
         Assert.Equal(45, gap.AtMm, 9);
         Assert.Equal(0.7, gap.GapMm, 9);
         Assert.Equal((mm - 0.7) / mm, gap.Squash!.Value, 9);
@@ -194,7 +194,7 @@ public class SectionShapeTests
     {
         // right-handed turns about x and y: rising along +y and falling along +x
         double about = Math.Atan(0.01) * 180 / Math.PI;
-        SeatingResult Seated(double x, double y) => new([], [x, y], [], [], false, 2.2, "");
+        SeatingResult Seated(double x, double y) => new([], [x, y], [], [], false, 2.2, $"");
         var alongX = Cut(new(-60, 33), new(60, 33), seating: Seated(0, about));
         var land = Points(alongX, SectionLayer.Plate, "main");
         Assert.Equal(2.2 + 0.45 + 0.9, land[0].Item2, 6);

@@ -39,11 +39,11 @@ public class PasteMethodTests
         Assert.Empty(PasteMethods.LiquidMetal(far, Plated("copper"), die).Refusals);
         Assert.Contains(
             PasteMethods.LiquidMetal(far, Plated("copper"), die).Cautions,
-            c => c.Contains("Bare copper", StringComparison.Ordinal)
+            c => c.ToString().Contains("Bare copper", StringComparison.Ordinal)
         );
         Assert.Contains(
             PasteMethods.LiquidMetal(far, Plated(null), die).Cautions,
-            c => c.Contains("not aluminium", StringComparison.Ordinal)
+            c => c.ToString().Contains("not aluminium", StringComparison.Ordinal)
         );
     }
 

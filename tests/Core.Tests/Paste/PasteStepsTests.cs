@@ -175,7 +175,7 @@ public class PasteStepsTests
         var board = Sample.Board(more: [.. Enumerable.Range(1, 8).Select(i => Cap(i)), Cap(9, Face.Back)]);
         var die = board.FindPart("U1")!;
         string Refused(params string[] coated) =>
-            PasteMethods.LiquidMetal(board, Block(), die, coated).Refusals.SingleOrDefault("");
+            PasteMethods.LiquidMetal(board, Block(), die, coated).Refusals.SingleOrDefault()?.ToString() ?? "";
         Assert.Contains("C1, C2, C3, C4, C5, C6 and 2 more.", Refused(), StringComparison.Ordinal);
         Assert.Contains("drop: C3, C4, C5, C6, C7, C8. Coat", Refused("C1", "C2"), StringComparison.Ordinal);
         Assert.Equal("", Refused([.. Enumerable.Range(1, 8).Select(i => $"C{i}")]));
@@ -188,7 +188,7 @@ public class PasteStepsTests
     public void A_drop_reaches_six_millimetres_from_the_dies_edge()
     {
         // the die's edge lies at 12 mm; a part of 1 mm at 18.4 begins at 17.9, at 18.6 at 18.1
-        IReadOnlyList<string> Refused(double x, PartKind kind) =>
+        IReadOnlyList<Core.Words.Message> Refused(double x, PartKind kind) =>
             PasteMethods
                 .LiquidMetal(
                     Sample.Board(more: Sample.Part("C1", kind, x, 0, 1, 1, 0.5)),

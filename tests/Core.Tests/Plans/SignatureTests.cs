@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
+using FaithfulBracket.Core.Words;
 using Xunit;
 
 namespace FaithfulBracket.Core.Tests;
@@ -26,7 +27,7 @@ public class SignatureTests
         {
             Id = new(station, null, "x"),
             Kind = kind,
-            Title = "Turn S1",
+            Title = $"Turn S1",
             Done = "Turned",
             Board = board,
             Pair = pair,
@@ -57,7 +58,12 @@ public class SignatureTests
     {
         ThingId block = new(ThingKind.Block, "P"),
             board = new(ThingKind.Board, "A");
-        WorkStep At(string title, params Act[] acts) => Step(kind: kind) with { Title = title, Acts = acts };
+        WorkStep At(string title, params Act[] acts) =>
+            Step(kind: kind) with
+            {
+                Title = Message.Quote(title),
+                Acts = acts,
+            };
         Act lower = new(Verb.Lower, block, board);
         var signed = SignedBasis.From(At(then, lower), All);
         Assert.Equal(stands, signed.ChangedBy(At(now, lower), All).Count == 0);
@@ -66,6 +72,33 @@ public class SignatureTests
         Assert.NotEmpty(signed.ChangedBy(At(now, lower with { Thing = board, To = block }), All));
         // one from before acts were kept goes by its words
         Assert.NotEmpty((signed with { Acts = null }).ChangedBy(At(now, lower), All));
+    }
+
+    /// <summary>Three ways to word one statement, two of them of the same quantities.</summary>
+    private static Message Statement(string words, string screw, Message howFar) =>
+        words switch
+        {
+            "old" => (Message)$"Screw {screw}: {howFar}",
+            "mended" => (Message)$"Turn screw {screw} clockwise {howFar}",
+            _ => (Message)$"Turn screw {screw} {howFar} at 0.9 N·m",
+        };
+
+    [Fact]
+    public void The_same_statement_of_the_same_quantities_stands_however_it_is_worded()
+    {
+        WorkStep At(Message title) => Step(kind: StepKind.Turn) with { Title = title };
+        Message half = $"half a turn",
+            same = $"half of a turn, to its stop";
+        var signed = SignedBasis.From(At(Statement("old", "S1", half)), All);
+        Assert.Empty(signed.ChangedBy(At(Statement("mended", "S1", half)), All));
+        // a statement in it has a code too, so its own words may be mended
+        Assert.Empty(signed.ChangedBy(At(Statement("mended", "S1", same)), All));
+        Assert.NotEmpty(signed.ChangedBy(At(Statement("mended", "S2", half)), All));
+        Assert.NotEmpty(signed.ChangedBy(At(Statement("mended", "S1", Message.Quote("half a turn"))), All));
+        // a number among the words is another step, whatever its code
+        Assert.NotEmpty(signed.ChangedBy(At(Statement("with a number", "S1", half)), All));
+        // one from before codes were kept goes by its words
+        Assert.NotEmpty((signed with { Stated = null }).ChangedBy(At(Statement("mended", "S1", half)), All));
     }
 
     [Fact]
@@ -140,7 +173,7 @@ public class SignatureTests
     public void Other_words_other_figures_and_another_count_are_told()
     {
         DocumentStand[] same = [BoardA, BlockP];
-        Assert.Equal(["It said “Turn S1”, now “Turn S2”."], Changed(Step() with { Title = "Turn S2" }, same));
+        Assert.Equal(["It said “Turn S1”, now “Turn S2”."], Changed(Step() with { Title = $"Turn S2" }, same));
         Assert.Equal(
             ["torque: 0.5 N·m became 0.6 N·m."],
             Changed(Step() with { Facts = [new("0.6 N·m", "torque"), new("1.2 mm", "thick")] }, same)
@@ -150,7 +183,7 @@ public class SignatureTests
         var none = SignedBasis.From(Step() with { Count = null }, same);
         Assert.Equal(["nothing to count became 4."], none.ChangedBy(Step(), same));
         // another title says another count already
-        Assert.Single(Changed(Step() with { Title = "Turn S2", Count = 6 }, same));
+        Assert.Single(Changed(Step() with { Title = $"Turn S2", Count = 6 }, same));
         // a figure that is told no more, or a new one, is no other figure
         Assert.Empty(Changed(Step() with { Facts = [] }, same));
         Assert.Empty(Changed(Step() with { Facts = [.. Step().Facts, new("9", "new")] }, same));
@@ -160,7 +193,7 @@ public class SignatureTests
     public void A_signature_of_which_only_the_documents_were_kept_is_judged_by_them_alone()
     {
         var old = new SignedBasis { Documents = [BoardA, BlockP], TiedLater = true };
-        Assert.Empty(old.ChangedBy(Step() with { Title = "Other", Count = 9 }, [BoardA, BlockP]));
+        Assert.Empty(old.ChangedBy(Step() with { Title = $"Other", Count = 9 }, [BoardA, BlockP]));
         Assert.Single(old.ChangedBy(Step(), [BoardA, BlockP with { Digest = "e" }]));
     }
 

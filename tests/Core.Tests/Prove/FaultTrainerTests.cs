@@ -148,7 +148,7 @@ public class FaultTrainerTests
                 $"{fault.Part}: no pad missing there.",
                 "Not that: no air in the fins.",
             ],
-            looks.Answers.Select(a => a.Text)
+            looks.Answers.Select(a => a.Text.ToString())
         );
         Assert.Equal((false, null), (looks.Solved, looks.Truth));
         Assert.StartsWith("Something is wrong with this bench.", looks.Text, StringComparison.Ordinal);

@@ -10,7 +10,7 @@ namespace FaithfulBracket.Core.Tests;
 public class FilmResistanceTests
 {
     private static PairPads Pair(params DieContact[] dies) =>
-        new("P", "A", new(null, []), [], new(dies, [0, 0], [], [], false, 2.1, ""))
+        new("P", "A", new(null, []), [], new(dies, [0, 0], [], [], false, 2.1, $""))
         {
             Stack = new(
                 LaidBlock.Create(

@@ -58,6 +58,6 @@ public class ComparisonTests
         var after = new Reading(Phase.After, 25, 30, 52, null, null, 150, 3, null);
         var c = Comparison.Create([Before, after]);
         Assert.Equal((62.5 / 180 - 27.0 / 150) * 180, c.GainK!.Value, 9);
-        Assert.Contains(c.Why, w => w.Contains("Power differs", StringComparison.Ordinal));
+        Assert.Contains(c.Why, w => w.ToString().Contains("Power differs", StringComparison.Ordinal));
     }
 }

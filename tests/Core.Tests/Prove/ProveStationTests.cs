@@ -112,7 +112,8 @@ public class ProveStationTests
         Assert.Equal(
             told,
             steps[1]
-                .Detail!.EndsWith(
+                .Detail!.ToString()
+                .EndsWith(
                     FormattableString.Invariant(
                         $" Its coolant comes in {rise:0.0} K warmer than at the first block: read it there."
                     ),

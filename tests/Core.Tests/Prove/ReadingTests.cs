@@ -108,7 +108,7 @@ public class ReadingTests
         var c = Comparison.Create([Before(), After(60, room, power)]);
         Assert.Equal(says is null, c.GainK is not null);
         if (says is not null)
-            Assert.Contains(c.Why, w => w.Contains(says, StringComparison.Ordinal));
+            Assert.Contains(c.Why, w => w.ToString().Contains(says, StringComparison.Ordinal));
     }
 
     [Theory]

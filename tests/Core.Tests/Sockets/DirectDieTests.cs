@@ -315,7 +315,7 @@ public class DirectDieTests
         Assert.Equal(Verdict.Clashes, r.Verdict);
         Assert.Contains(
             r.Warnings,
-            w => w.Code == "keep-out" && w.Text.Contains("C9 by 1.1", StringComparison.Ordinal)
+            w => w.Code == "keep-out" && w.Text.ToString().Contains("C9 by 1.1", StringComparison.Ordinal)
         );
     }
 

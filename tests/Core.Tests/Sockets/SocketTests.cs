@@ -232,7 +232,7 @@ public class SocketTests
         Assert.Equal(Verdict.Clashes, r.Verdict);
         Assert.Contains(
             r.Reasons,
-            x => x.Code == "keep-out" && x.Text.Contains("keep-out 1", StringComparison.Ordinal)
+            x => x.Code == "keep-out" && x.Text.ToString().Contains("keep-out 1", StringComparison.Ordinal)
         );
         Assert.DoesNotContain(r.Orientations, o => o.Allowed);
     }
@@ -255,7 +255,10 @@ public class SocketTests
     public void Too_little_on_the_contacts_shows_first_at_the_memory()
     {
         var r = Match(Cooler(), Gull() with { ClampN = 0, ContactMinN = 400 });
-        Assert.Contains(r.Reasons, x => x.Code == "contact-low" && x.Text.Contains("memory", StringComparison.Ordinal));
+        Assert.Contains(
+            r.Reasons,
+            x => x.Code == "contact-low" && x.Text.ToString().Contains("memory", StringComparison.Ordinal)
+        );
     }
 
     [Theory]

@@ -81,7 +81,10 @@ public class StripTests
             record.AsEnumerable().Reverse().Select(t => $"restore-back-{t}"),
             job.Restore.Select(s => s.Id.Target).Where(i => i.StartsWith("restore-back-", StringComparison.Ordinal))
         );
-        Assert.Contains(job.Restore, s => s.Count == 4 && s.Title.Contains("cell", StringComparison.Ordinal));
+        Assert.Contains(
+            job.Restore,
+            s => s.Count == 4 && s.Title.ToString().Contains("cell", StringComparison.Ordinal)
+        );
     }
 
     [Fact]
@@ -89,15 +92,15 @@ public class StripTests
     {
         var (assembly, _) = Strip();
         var lift = TeardownPlanner.Plan(Bare with { Assembly = assembly }).Steps.Single(s => s.Target == "cooler");
-        Assert.Contains(lift.Advice, a => a.Contains("left edge", StringComparison.Ordinal));
-        Assert.Contains(lift.Advice, a => a.Contains("30 mm of slack", StringComparison.Ordinal));
+        Assert.Contains(lift.Advice, a => a.ToString().Contains("left edge", StringComparison.Ordinal));
+        Assert.Contains(lift.Advice, a => a.ToString().Contains("30 mm of slack", StringComparison.Ordinal));
         var edged = Sample.Board(more: Sample.Part("C9", PartKind.Capacitor, 57, 10, 3, 3, 1)) with
         {
             Assembly = assembly,
         };
         Assert.Contains(
             TeardownPlanner.Plan(edged).Steps.Single(s => s.Target == "cooler").Advice,
-            a => a.Contains("No lever at the right edge: C9", StringComparison.Ordinal)
+            a => a.ToString().Contains("No lever at the right edge: C9", StringComparison.Ordinal)
         );
     }
 

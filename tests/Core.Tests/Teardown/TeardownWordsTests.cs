@@ -2,6 +2,7 @@ using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Geometry;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Teardown;
+using FaithfulBracket.Core.Words;
 using FaithfulBracket.Core.Words.Teardown;
 using Xunit;
 
@@ -54,7 +55,7 @@ public class TeardownWordsTests
         var words = plan.Steps.Where(s => s.Action == TeardownAction.Unscrew).Select(s => s.Why).ToList();
         Assert.StartsWith("First driver: ", words[0], StringComparison.Ordinal);
         Assert.Equal(1, words.Count(w => w == "Same driver as before."));
-        Assert.Equal(1, words.Count(w => w.StartsWith("Change to ", StringComparison.Ordinal)));
+        Assert.Equal(1, words.Count(w => w.ToString().StartsWith("Change to ", StringComparison.Ordinal)));
         Assert.Equal("4 × M2.5 × 5", Step(plan, "A").Name);
         Assert.Equal("1 × PH1", Step(plan, "C").Name);
     }
@@ -121,14 +122,14 @@ public class TeardownWordsTests
     }
 
     [Theory]
-    [InlineData("squeeze", TeardownReasonsWords.SqueezeLatchPullPlugNeverWires)]
-    [InlineData("pull-tab", TeardownReasonsWords.PullTabStraightOut)]
-    [InlineData("lift-bar", TeardownReasonsWords.LiftBarWithPlasticToolThen)]
-    [InlineData("none", TeardownReasonsWords.PullStraightPlugHeldNever)]
+    [InlineData("squeeze", nameof(TeardownReasonsWords.SqueezeLatchPullPlugNeverWires))]
+    [InlineData("pull-tab", nameof(TeardownReasonsWords.PullTabStraightOut))]
+    [InlineData("lift-bar", nameof(TeardownReasonsWords.LiftBarWithPlasticToolThen))]
+    [InlineData("none", nameof(TeardownReasonsWords.PullStraightPlugHeldNever))]
     public void Each_latch_is_opened_its_own_way(string latch, string words)
     {
         var plan = Plan(Cooler with { Leads = [new("W", "fan", ["cooler", "board"], latch, 80, Face.Front)] });
-        Assert.StartsWith(words, Step(plan, "W").Advice.Single(), StringComparison.Ordinal);
+        Assert.EndsWith($".{words}", Step(plan, "W").Advice.Single().Code, StringComparison.Ordinal);
         Assert.Contains(
             "This cable joins the cooler and the board with 80 mm of slack. Unplug it before you lift anything.",
             Step(plan, "W").Why,
@@ -137,26 +138,26 @@ public class TeardownWordsTests
         Assert.Equal("fan lead", Step(plan, "W").Name);
     }
 
-    private static IReadOnlyList<string> Lift(Assembly assembly, params Part[] parts) =>
+    private static IReadOnlyList<Message> Lift(Assembly assembly, params Part[] parts) =>
         Step(Plan(assembly, parts), "cooler").Advice;
 
     [Theory]
-    [InlineData(BondKind.Pads, TeardownReasonsWords.PadsAndPasteGlue)]
-    [InlineData(BondKind.Paste, TeardownReasonsWords.PadsAndPasteGlue)]
-    [InlineData(BondKind.Clips, TeardownReasonsWords.ClipsHoldIt)]
-    [InlineData(BondKind.Tape, TeardownReasonsWords.TapeHoldsIt)]
-    [InlineData(BondKind.Snug, TeardownReasonsWords.ItSitsSnug)]
+    [InlineData(BondKind.Pads, nameof(TeardownReasonsWords.PadsAndPasteGlue))]
+    [InlineData(BondKind.Paste, nameof(TeardownReasonsWords.PadsAndPasteGlue))]
+    [InlineData(BondKind.Clips, nameof(TeardownReasonsWords.ClipsHoldIt))]
+    [InlineData(BondKind.Tape, nameof(TeardownReasonsWords.TapeHoldsIt))]
+    [InlineData(BondKind.Snug, nameof(TeardownReasonsWords.ItSitsSnug))]
     public void Each_bond_is_freed_its_own_way(BondKind kind, string words)
     {
         var bond = new Bond("b", ["cooler", "board"], kind, null, [], false);
-        Assert.StartsWith(words, Lift(Cooler with { Bonds = [bond] })[0], StringComparison.Ordinal);
+        Assert.EndsWith($".{words}", Lift(Cooler with { Bonds = [bond] })[0].Code, StringComparison.Ordinal);
         Assert.Contains(
             Lift(Cooler with { Bonds = [bond with { Warm = true }] }),
             a => a == TeardownReasonsWords.WarmItFirstEvenlyWithHeat
         );
         Assert.Contains(
             Lift(Cooler with { Bonds = [bond with { Metal = true }] }),
-            a => a.StartsWith("Liquid metal lies under it", StringComparison.Ordinal)
+            a => a == TeardownReasonsWords.LiquidMetalLies
         );
     }
 
@@ -445,7 +446,7 @@ public class TeardownWordsTests
     public void On_a_board_drawn_from_its_corner_the_middle_is_still_the_middle()
     {
         // 120 × 100, its corner at the origin: the middle lies at (60, 50)
-        IReadOnlyList<string> At(params Point2[] plugs) =>
+        IReadOnlyList<Message> At(params Point2[] plugs) =>
             TeardownPlanner
                 .Plan(
                     Sample.Board() with
@@ -495,7 +496,7 @@ public class TeardownWordsTests
             }
         );
         Assert.Contains("10 screws are out", Step(plan, "cooler").Why, StringComparison.Ordinal);
-        Assert.DoesNotContain(Step(plan, "R").Advice, a => a.Contains("eye", StringComparison.Ordinal));
+        Assert.DoesNotContain(Step(plan, "R").Advice, a => a.ToString().Contains("eye", StringComparison.Ordinal));
     }
 
     [Fact]

@@ -19,7 +19,7 @@ public static class BowLimits
     /// <summary>Work of one factoring: half the multiplications.</summary>
     private const double MaxWork = 4e10;
 
-    public const string InWords = BowLimitsWords.LimitsElementsCornersSupportsLoads;
+    public static string InWords => BowLimitsWords.LimitsElementsCornersSupportsLoads;
 
     /// <exception cref="InputException">Too much is asked.</exception>
     public static void Check(BowProblem p)

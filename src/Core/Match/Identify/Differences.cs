@@ -8,7 +8,7 @@ namespace FaithfulBracket.Core.Match.Identify;
 /// <param name="Code">not-seen, extra, moved, diameter, height or kind.</param>
 /// <param name="Refs">Ids of the holes or parts.</param>
 /// <param name="AtMm">Where, in the candidate's frame.</param>
-public sealed record BoardDifference(string Code, string Text, IReadOnlyList<string> Refs, IReadOnlyList<double> AtMm)
+public sealed record BoardDifference(string Code, Message Text, IReadOnlyList<string> Refs, IReadOnlyList<double> AtMm)
 {
     internal Point2 At => new(AtMm[0], AtMm[1]);
 }
@@ -124,14 +124,14 @@ public static class Differences
         return list;
     }
 
-    private static string Words(Found f, string name) =>
+    private static Message Words(Found f, string name) =>
         f.Code switch
         {
             "diameter" => DifferencesWords.IsWideHere(Call(f.Kept!), f.Seen!.DiameterMm, f.Kept!.DiameterMm, name),
-            "kind" =>
+            "kind" => (Message)
                 $"{Call(f.Kept!)} is {PartNames.Describe(f.Seen!.Kind!.Value)} here, {PartNames.Describe(f.Kept!.Kind!.Value)} on {name}.",
             "height" => DifferencesWords.StandsHereOn(Call(f.Kept!), f.Seen!.HeightMm, f.Kept!.HeightMm, name)
-                + FormattableString.Invariant($"{f.Seen.HeightMm - f.Kept.HeightMm:+0.00;−0.00} mm."),
+                + (Message)$"{f.Seen.HeightMm - f.Kept.HeightMm:+0.00;−0.00} mm.",
             "moved" => DifferencesWords.SitsFromWhere(Call(f.Kept!), f.Mm, name),
             "not-seen" => DifferencesWords.OfWasNotSeen(Call(f.Kept!), name),
             _ => DifferencesWords.AtIsNot(Call(f.Seen!), f.At.X, f.At.Y, name),

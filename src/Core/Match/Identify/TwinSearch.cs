@@ -22,7 +22,7 @@ public sealed record TwinCandidate(
 );
 
 /// <param name="NoneChance">That no board of the library is close.</param>
-public sealed record IdentifyResult(IReadOnlyList<TwinCandidate> Candidates, double NoneChance, string Text);
+public sealed record IdentifyResult(IReadOnlyList<TwinCandidate> Candidates, double NoneChance, Message Text);
 
 /// <summary>Whose twin is it: ranks boards of the library against holes and parts seen in any frame.</summary>
 public static class TwinSearch
@@ -99,7 +99,7 @@ public static class TwinSearch
         );
     }
 
-    private static string Sentence(List<TwinCandidate> shown, double none, Func<string, Board?> find)
+    private static Message Sentence(List<TwinCandidate> shown, double none, Func<string, Board?> find)
     {
         if (shown.Count == 0)
             return TwinSearchWords.NoneIsClose(none);
@@ -118,7 +118,7 @@ public static class TwinSearch
             + (
                 under == 0
                     ? TwinSearchWords.NothingSeenDiffersUnderBlock
-                    : $"{HowMany.Count(under, "difference")} under the block."
+                    : (Message)$"{HowMany.Count(under, "difference")} under the block."
             );
     }
 

@@ -4,6 +4,7 @@ using FaithfulBracket.Core.Match;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Pads;
 using FaithfulBracket.Core.Sockets;
+using FaithfulBracket.Core.Teardown;
 
 namespace FaithfulBracket.Core.Mount.Mountings;
 
@@ -29,7 +30,8 @@ internal static class MountingChoice
             on,
             mount.Tightening,
             context.Ways,
-            earlier.Get<PadsResult>().Pieces
+            earlier.Get<PadsResult>().Pieces,
+            earlier.Get<TeardownResult>().Plugged
         );
         return pair.Block.Carriers.Count > 0 ? new CarrierMounting(at)
             : earlier.SeatOf(pair.Key, on.Board) is { } seat ? new SocketMounting(at, seat)
@@ -41,13 +43,15 @@ internal static class MountingChoice
 /// <summary>One pair on one of its boards, as it is mounted.</summary>
 /// <param name="Tightening">Null where no paste is known or the block cannot come to rest.</param>
 /// <param name="Pieces">Every pad of the order.</param>
+/// <param name="Plugged">Ribbons between boards that were never unplugged.</param>
 internal sealed record MountedPair(
     WorkOrder Order,
     Pair Pair,
     BoardFit On,
     TighteningResult? Tightening,
     Ways Ways,
-    IReadOnlyList<PadPiece> Pieces
+    IReadOnlyList<PadPiece> Pieces,
+    IReadOnlyList<Ribbon> Plugged
 )
 {
     /// <summary>Pads of this pair on this board: those that lie over parts, and those along its edges.</summary>

@@ -1,3 +1,4 @@
+using FaithfulBracket.Core.Bench;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Teardown;
@@ -22,9 +23,23 @@ internal static class RibbonsBetween
             .OfType<Ribbon>()
             .Select(r => r.Id)
             .ToHashSet();
-        foreach (var r in order.Ribbons.Where(r => unplugged.Contains(r.Id)))
+        bool Ties(Ribbon r) => boards.Contains(r.From.Board) && boards.Contains(r.To.Board);
+        foreach (var r in at.Plugged.Where(Ties))
+            yield return new()
+            {
+                Id = at.Id($"look-{r.Id}"),
+                Kind = StepKind.Look,
+                Board = board,
+                Pair = pair.Key,
+                Done = RibbonsBetweenWords.RibbonInPlace,
+                Title = RibbonsBetweenWords.LookThatRibbonSitsAndLiesClear(r.Name),
+                Detail = RibbonsBetweenWords.ItStayedPlugged(r.From.Board, r.To.Board),
+                Caution = RibbonsBetweenWords.OnceBoardsCloseOnBlockNobody,
+                Acts = [new(Verb.Look, new(ThingKind.Ribbon, r.Id))],
+            };
+        foreach (var r in order.Ribbons.Where(r => unplugged.Contains(r.Id) && !at.Plugged.Contains(r)))
         {
-            if (!boards.Contains(r.From.Board) || !boards.Contains(r.To.Board))
+            if (!Ties(r))
                 continue;
             yield return new()
             {
@@ -36,7 +51,7 @@ internal static class RibbonsBetween
                 Title = RibbonsBetweenWords.PlugInBetweenBoardAndBoard(r.Name, r.From.Board, r.To.Board),
                 Detail =
                     RibbonsBetweenWords.LayBoardsSideBySide
-                    + (r.SlackMm is { } slack ? RibbonsBetweenWords.RibbonHasOfSlack(slack) : "")
+                    + (r.SlackMm is { } slack ? RibbonsBetweenWords.RibbonHasOfSlack(slack) : Message.Empty)
                     + RibbonsBetweenWords.CloseLatchAndPullOnce,
                 Caution = RibbonsBetweenWords.OnceBoardsCloseOnBlockNobody,
             };

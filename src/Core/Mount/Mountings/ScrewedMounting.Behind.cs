@@ -19,7 +19,7 @@ internal partial class ScrewedMounting
             Title = ScrewedMountingWords.LayBackPlateBeforeAnyScrew(TheBoard),
             Detail =
                 BackFilms()
-                + (Bridge() is { } bridge ? $"{bridge} " : "")
+                + (Bridge() is { } bridge ? (Message)$"{bridge} " : Message.Empty)
                 + ScrewedMountingWords.ItLiesLooseUntilStarted,
             Done = ScrewedMountingWords.LiesInPlace,
             Count = null,
@@ -46,10 +46,10 @@ internal partial class ScrewedMounting
             Counted = CountOf.Screws,
         };
 
-    private string BackFilms() =>
+    private Message BackFilms() =>
         OuterFilms(f => f == Face.Back) is var films and > 0
             ? ScrewedMountingWords.PeelOuterFilmOffItsPads(HowMany.Count(films, "pad"))
-            : "";
+            : Message.Empty;
 
     /// <summary>A stock plate that the die ring goes through lies behind the board before the first screw.</summary>
     private WorkStep StockUnder(StockPlate plate) =>
@@ -79,7 +79,7 @@ internal partial class ScrewedMounting
             Kind = StepKind.BackPlate,
             Board = _on.Board,
             Pair = _pair.Key,
-            Title = plate.Name,
+            Title = Message.Quote(plate.Name),
             Done = "On",
             Face = Face.Back,
             Caution = ScrewedMountingWords.BackPlateThatTouchesLead,
@@ -94,7 +94,7 @@ internal partial class ScrewedMounting
         : ScrewedMountingWords.NewPadsWhereOldOnesTore(plate.Pads.Count);
 
     /// <summary>Paste where the back plate meets the front block.</summary>
-    private string? Bridge() =>
+    private Message? Bridge() =>
         _on.Laid.Block.BackPlate?.PasteBridge is { } area
             ? ScrewedMountingWords.PasteFirstWhereItMeetsBlock(area.Area / 100)
             : null;

@@ -95,8 +95,8 @@ internal partial class ScrewedMounting : IMounting
     private string OfBlock => _order.Pairs.Count > 1 ? $" of {_order.Name(_pair)}" : "";
 
     /// <summary>"Block P, pass 1 of 3: …" where several blocks go on.</summary>
-    private string OfThis(string pass) =>
-        _order.Pairs.Count > 1 ? $"{Capital(_order.Name(_pair))}, {char.ToLowerInvariant(pass[0])}{pass[1..]}" : pass;
+    private Message OfThis(Message pass) =>
+        _order.Pairs.Count > 1 ? PassSentences.OfBlock(Capital(_order.Name(_pair)), pass) : pass;
 
     private static string Capital(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 
@@ -126,7 +126,7 @@ internal partial class ScrewedMounting : IMounting
                 : FromBack ? ScrewedMountingWords.LowerOntoHolesVisible(TheBoard, _order.Name(_pair))
                 : ScrewedMountingWords.LowerOnto(_order.Name(_pair), TheBoard),
             Detail =
-                (films > 0 ? BridgingWords.PeelOuterFilmOff(HowMany.All(films, "pad")) : "")
+                (films > 0 ? BridgingWords.PeelOuterFilmOff(HowMany.All(films, "pad")) : Message.Empty)
                 + ScrewedMountingWords.LineUpBeforeContact,
             Caution =
                 _ways.Pressing == Pressing.Light

@@ -116,7 +116,7 @@ internal sealed class SocketMounting(MountedPair at, SeatPlan seat) : ScrewedMou
     /// <summary>The mainboard on its tray, the memory in.</summary>
     public static IEnumerable<WorkStep> Close(WorkOrder order, SeatPlan seat)
     {
-        WorkStep Step(string target, StepKind kind, string title, string detail, string caution, string done) =>
+        WorkStep Step(string target, StepKind kind, Message title, Message detail, Message caution, string done) =>
             SeatSteps.Create(order, seat, Station.Mount, target, kind, title, detail, done) with
             {
                 Caution = caution,

@@ -49,7 +49,7 @@ public sealed record CutSheet(
     public int RestsWorthKeeping => Cutting.Leftovers.Usable(this).Count;
 }
 
-public sealed record UnplacedPiece(string PieceId, string Reason);
+public sealed record UnplacedPiece(string PieceId, Message Reason);
 
 /// <param name="NewSheets">Sheets opened that were no offcuts.</param>
 /// <param name="WasteFraction">1 − placed area / area of the sheets used.</param>

@@ -14,7 +14,7 @@ public static class CutPlanner
     public const int MaxLines = 500,
         MaxPieces = 1000;
 
-    public const string InWords = CutPlannerWords.LimitsKindsOfPiecePiecesTogether;
+    public static string InWords => CutPlannerWords.LimitsKindsOfPiecePiecesTogether;
 
     private const int DefaultPasses = 600,
         MinPasses = 24;
@@ -99,7 +99,7 @@ public static class CutPlanner
         GreedyFill.Holds(s.WidthMm, s.DepthMm, p.WidthMm, p.DepthMm)
         || GreedyFill.Holds(s.WidthMm, s.DepthMm, p.DepthMm, p.WidthMm);
 
-    private static string WhyNot(CutPiece piece, List<int> usable, IReadOnlyList<CutStock> stock, int count)
+    private static Message WhyNot(CutPiece piece, List<int> usable, IReadOnlyList<CutStock> stock, int count)
     {
         var what = FormattableString.Invariant(
             $"{piece.ThicknessMm:0.0#} mm{(piece.Material is null ? "" : " " + piece.Material)}"

@@ -14,14 +14,14 @@ public static class ClampLoad
         screws.Sum(h => ScrewThread.Parse(h.Thread, h.ScrewMm).HoldsN);
 
     /// <summary>Which screws strip before the block is home, in a sentence; null where none does.</summary>
-    public static string? Strips(IReadOnlyList<ScrewLoad> screws)
+    public static Message? Strips(IReadOnlyList<ScrewLoad> screws)
     {
         var strip = screws.Where(s => s.LoadN > s.HoldsN).ToList();
         return strip.Count == 0 ? null : Strips(strip.Count, strip.Min(s => s.HoldsN!.Value));
     }
 
     /// <param name="holdsN">The weakest of them.</param>
-    public static string Strips(int screws, double holdsN) =>
+    public static Message Strips(int screws, double holdsN) =>
         ClampLoadWords.WouldHaveToPull(HowMany.Count(screws, "screw"), holdsN, screws == 1 ? "strips" : "strip")
         + ClampLoadWords.CheckHeightsOfStopsAndDie;
 

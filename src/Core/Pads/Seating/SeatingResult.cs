@@ -51,7 +51,7 @@ public sealed record SeatingResult(
     IReadOnlyList<ScrewLoad> Screws,
     bool Floats,
     double PlaneMm,
-    string Why
+    Message Why
 )
 {
     /// <summary>What strips push back with where they lie between two parts, N; null where none does.</summary>

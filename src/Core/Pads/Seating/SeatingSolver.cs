@@ -271,11 +271,11 @@ public static class SeatingSolver
         return area > 0 ? sum / area : 0;
     }
 
-    private static string WithoutLoad(List<DieContact> dies, List<PadContact> pads, string unknown) =>
+    private static Message WithoutLoad(List<DieContact> dies, List<PadContact> pads, string unknown) =>
         SeatingSolverWords.PadsPushBack(pads.Sum(p => p.LoadN))
         + SeatingSolverWords.WhatPressesIsUnknown(dies.Count > 1 ? "the dies" : "the die", unknown);
 
-    private static string Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm)
+    private static Message Why(List<DieContact> dies, List<PadContact> pads, bool floats, double limitUm)
     {
         if (dies.Count == 0)
             return SeatingSolverWords.NoDieIsUnderPaste;

@@ -23,7 +23,7 @@ public sealed record SectionShape(SectionLayer Layer, string Id, IReadOnlyList<P
 /// <summary>What the line meets under the plate: a part with its gap.</summary>
 /// <param name="GapMm">Between the part's top and the face above it, at the middle of the stretch, mm.</param>
 /// <param name="PadMm">Thickness of the pad as laid; null for none.</param>
-public sealed record SectionGap(string Part, double AtMm, double GapMm, double? PadMm, double? Squash, string Text);
+public sealed record SectionGap(string Part, double AtMm, double GapMm, double? PadMm, double? Squash, Message Text);
 
 public sealed record SectionResult(double LengthMm, IReadOnlyList<SectionShape> Shapes, IReadOnlyList<SectionGap> Gaps);
 
@@ -161,13 +161,13 @@ public static class SectionCut
                 null,
                 null,
                 gap < 0 ? TooTall(part, gap)
-                    : die && gap < 0.5 ? FormattableString.Invariant($"{part.Id}: {gap * 1000:0} µm of paste.")
-                    : FormattableString.Invariant($"{part.Id}: {gap:0.00} mm of air.")
+                    : die && gap < 0.5 ? (Message)$"{part.Id}: {gap * 1000:0} µm of paste."
+                    : (Message)$"{part.Id}: {gap:0.00} mm of air."
             )
         );
     }
 
-    private static string TooTall(Part part, double gap) => SectionCutWords.MeetsPlateTooTall(part.Id, -gap);
+    private static Message TooTall(Part part, double gap) => SectionCutWords.MeetsPlateTooTall(part.Id, -gap);
 
     private static SectionShape Box(SectionLayer layer, string id, double a, double b, double low, double high) =>
         new(layer, id, [new(a, low), new(b, low), new(b, high), new(a, high)]);

@@ -18,7 +18,7 @@ public sealed record PartEvidence(
     bool Agrees,
     double UsedMm,
     double UsedTolMm,
-    string Text
+    Message Text
 );
 
 /// <summary>

@@ -64,7 +64,7 @@ internal sealed class BackSteps(
         return _writer.Steps;
     }
 
-    private static WorkStep Step(string target, StepKind kind, string title, string words, string? scope = null) =>
+    private static WorkStep Step(string target, StepKind kind, Message title, string words, string? scope = null) =>
         new()
         {
             Id = new(Station.Care, scope, $"restore-{target}"),

@@ -14,10 +14,10 @@ internal static class BackWords
     private static WorkStep Step(
         string target,
         StepKind kind,
-        string title,
+        Message title,
         string done,
-        string? detail,
-        string? caution,
+        Message? detail,
+        Message? caution,
         string? scope
     ) =>
         new()
@@ -49,7 +49,7 @@ internal static class BackWords
                 BackSentences.WarmOnesLetGoSooner
             ),
             ThingKind.Bracket => (StepKind.Fit, BackSentences.TakeBlocksBracketOff, null),
-            ThingKind.Link => (StepKind.Fit, BackSentences.DrawRigidLinkOutOfBoth, "A cloth under it."),
+            ThingKind.Link => (StepKind.Fit, BackSentences.DrawRigidLinkOutOfBoth, (Message)$"A cloth under it."),
             ThingKind.Board => (
                 StepKind.Lift,
                 BackSentences.TakeOutOfMachine(order.Pieces.Count > 1 ? $"card {thing.Owner}" : "the board"),
@@ -71,13 +71,17 @@ internal static class BackWords
                 BackSentences.ItGoesBackWithOwnScrews
             ),
             ThingKind.Lead => (StepKind.Unplug, BackSentences.UnplugLeadsOf(block), null),
-            ThingKind.Ribbon => (StepKind.Unplug, BackSentences.UnplugRibbonBetweenBoards, "Latch open first."),
+            ThingKind.Ribbon => (
+                StepKind.Unplug,
+                BackSentences.UnplugRibbonBetweenBoards,
+                (Message)$"Latch open first."
+            ),
             ThingKind.Levers or ThingKind.Clamp or ThingKind.Processor => (
                 StepKind.Seat,
                 BackSentences.LeverUpProcessorOutByEdges,
                 BackSentences.ItGoesIntoOwnBox
             ),
-            _ => (StepKind.Fit, BackSentences.TakeOffWhatPut(step.Title), (string?)null),
+            _ => (StepKind.Fit, BackSentences.TakeOffWhatPut(step.Title), (Message?)null),
         };
         return Step($"undo-{step.Id.Target}", kind, title, "Off", detail, null, step.Id.Scope) with
         {
@@ -109,7 +113,8 @@ internal static class BackWords
             $"Take {string.Join(" and ", blocks.Select(order.Name))}{(blocks.Count > 1 ? BackSentences.JoinedAsThey : "")}{off}: {turned}",
             "Block is off",
             BackSentences.QuarterTurnEach,
-            BackSentences.RockAndTwistNeverLever + (die ? "bare silicon chips." : BackSentences.ItTearsWhatIsGlued),
+            BackSentences.RockAndTwistNeverLever
+                + (die ? (Message)$"bare silicon chips." : BackSentences.ItTearsWhatIsGlued),
             order.ScopeOf(pair, board)
         ) with
         {
@@ -231,8 +236,8 @@ internal static class BackWords
                 FittedAgainWords.PutOfGroupBackOut(HowMany.Count(r.Count, "screw"), r.Target, r.Cell),
                 $"{r.Count} in"
             ),
-            RestoreAction.Plug => (StepKind.Connect, $"Plug the {r.Name} in", "Plugged"),
-            _ => (StepKind.Fit, $"Set the {r.Name} back", "Set"),
+            RestoreAction.Plug => (StepKind.Connect, (Message)$"Plug the {r.Name} in", "Plugged"),
+            _ => (StepKind.Fit, (Message)$"Set the {r.Name} back", "Set"),
         };
         return Step(
             $"back-{r.Target}",
@@ -240,9 +245,8 @@ internal static class BackWords
             title,
             done,
             screws
-                    ? FormattableString.Invariant(
+                    ? (Message)
                         $"{r.Name}{(length is { } l ? FittedAgainWords.NoLongerOneGoesInHere(l) : "")}.{(group!.Ring is not null ? BackSentences.AllStartedByHandThen : "")}{(group.Seal ? BackSentences.SealOverThemStaysBroken : "")}"
-                    )
                 : kind == StepKind.Fit ? BackSentences.OuterFilmsOffAndCounted
                 : null,
             screws && length is not null ? FittedAgainWords.LongerScrewInShortHoleCracks : null,

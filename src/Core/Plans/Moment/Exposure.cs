@@ -7,7 +7,7 @@ namespace FaithfulBracket.Core.Plans.Moment;
 /// <summary>Faces, paste and pads that a signed step opened and that nothing has closed over yet.</summary>
 /// <param name="Text">What waits.</param>
 /// <param name="Since">When the step that opened it was signed, the first of them.</param>
-public sealed record Exposure(string Text, string Since)
+public sealed record Exposure(Message Text, string Since)
 {
     internal static IReadOnlyList<Exposure> Find(
         JobPlan plan,
@@ -53,10 +53,10 @@ public sealed record Exposure(string Text, string Since)
         };
     }
 
-    private static string Words(Kind kind, int count) =>
+    private static Message Words(Kind kind, int count) =>
         kind switch
         {
-            Kind.Paste => count == 1 ? "paste is spread" : ExposureWords.PasteIsSpreadOnFaces(count),
+            Kind.Paste => count == 1 ? (Message)$"paste is spread" : ExposureWords.PasteIsSpreadOnFaces(count),
             Kind.Metal => ExposureWords.LiquidMetalIs,
             Kind.Pad => ExposureWords.WithoutOuterFilm(HowMany.Count(count, "pad")),
             _ => count == 1 ? ExposureWords.FaceIsCleanAndOpen : ExposureWords.FacesAreCleanAndOpen(count),

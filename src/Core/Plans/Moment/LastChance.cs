@@ -16,7 +16,7 @@ public enum ChanceState
 
 /// <summary>One thing that nobody reaches any more once something has closed over it.</summary>
 /// <param name="By">The step that does it, where it is open and another step does it.</param>
-public sealed record ChanceItem(string Text, ChanceState State, StepId? By);
+public sealed record ChanceItem(Message Text, ChanceState State, StepId? By);
 
 /// <summary>What is looked at for the last time before a step closes something.</summary>
 /// <param name="Title">What closes.</param>
@@ -40,7 +40,7 @@ public sealed record LastChance(string Title, IReadOnlyList<ChanceItem> Items)
         var closes = closers.SelectMany(c => c.Closes).Distinct().Select(scene.Find).OfType<SceneThing>().ToList();
         var look = new Look(plan, stands, signed, step);
         List<ChanceItem> items = [];
-        void Ask(IReadOnlyList<ThingId> things, Func<int, int, string> words, Condition[] done, params Verb[] by)
+        void Ask(IReadOnlyList<ThingId> things, Func<int, int, Message> words, Condition[] done, params Verb[] by)
         {
             if (things.Count > 0)
                 items.Add(look.At(things, words, done, by));
@@ -64,7 +64,7 @@ public sealed record LastChance(string Title, IReadOnlyList<ChanceItem> Items)
         );
         Ask(
             [.. closes.Where(f => f.TakesPaste).Select(f => f.Id)],
-            (n, of) => of == 1 ? "Paste on" : $"Paste on: {n} of {of}",
+            (n, of) => of == 1 ? (Message)$"Paste on" : (Message)$"Paste on: {n} of {of}",
             [Condition.Taken],
             Verb.Spread,
             Verb.Coat
@@ -116,7 +116,7 @@ public sealed record LastChance(string Title, IReadOnlyList<ChanceItem> Items)
 
     private sealed class Look(JobPlan plan, BenchState stands, IReadOnlySet<StepId> signed, WorkStep step)
     {
-        public ChanceItem At(IReadOnlyList<ThingId> things, Func<int, int, string> words, Condition[] done, Verb[] by)
+        public ChanceItem At(IReadOnlyList<ThingId> things, Func<int, int, Message> words, Condition[] done, Verb[] by)
         {
             var open = things.Where(t => !stands.Is(t, done) || WillOpen(t)).ToList();
             var others = open.Where(t => !Does(step, t, by)).ToList();

@@ -30,7 +30,7 @@ public sealed record TurnedThing(
     double FromMm,
     double ToMm,
     IReadOnlyList<TurnedScrew> Screws,
-    string Text
+    Message Text
 )
 {
     /// <summary>Whether it is pads that lie open.</summary>
@@ -175,7 +175,7 @@ public sealed record TurnRehearsal(
         return new(name, thing.Face, by, from, to, [], text);
     }
 
-    private static (TurnHold, string) Screwed(Scene scene, BenchState state, SceneThing thing)
+    private static (TurnHold, Message) Screwed(Scene scene, BenchState state, SceneThing thing)
     {
         var groups = scene
             .HoldersOf(thing.Id)
@@ -186,7 +186,10 @@ public sealed record TurnRehearsal(
         if (thing.Id.Kind == ThingKind.Backplate)
             return (TurnHold.Screws, TurnRehearsalWords.ScrewsHoldIt);
         var names = string.Join(" and ", groups.Select(g => g.Id.Key));
-        return (TurnHold.Screws, groups.Count == 1 ? $"group {names} holds it" : $"groups {names} hold it");
+        return (
+            TurnHold.Screws,
+            groups.Count == 1 ? (Message)$"group {names} holds it" : (Message)$"groups {names} hold it"
+        );
     }
 
     /// <summary>A block's plate: two opposite screws of those that are in.</summary>
@@ -223,7 +226,7 @@ public sealed record TurnRehearsal(
             to,
             screws,
             screws.Count == 0 ? TurnRehearsalWords.NothingHoldsIt
-                : screws.Count <= 2 ? $"{HowMany.Count(screws.Count, "screw")} of it in"
+                : screws.Count <= 2 ? (Message)$"{HowMany.Count(screws.Count, "screw")} of it in"
                 : TurnRehearsalWords.ScrewsAndAcrossFromEachOther(screws[0].Number, screws[1].Number, screws.Count)
         );
     }

@@ -54,7 +54,7 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
     }
 
     /// <summary>What is switched off and turned over first, in sentences; null where nothing is.</summary>
-    private string? Words(HashSet<string> turned)
+    private Message? Words(HashSet<string> turned)
     {
         var off = _acts.Exists(a => a.Do == Verb.PowerOff) ? ActWriterWords.SwitchPowerOffAndUnplug : null;
         if (turned.Count == 0)
@@ -62,9 +62,10 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
         var board = turned.First();
         var held = _acts.TakeWhile(a => a.Do == Verb.Hold).Select(a => NameOf(a.Thing)).ToList();
         var name = order.Pieces.Count > 1 ? $"board {board}" : "the board";
-        return (off is null ? "" : $"{off}. ")
-            + ActWriterWords.TurnOverSideUp(name, State.Up[board].ToString().ToLowerInvariant())
-            + (held.Count > 0 ? ActWriterWords.HoldNoScrewHolds(string.Join(" and the ", held)) : "");
+        var over = ActWriterWords.TurnOverSideUp(name, State.Up[board].ToString().ToLowerInvariant());
+        if (held.Count > 0)
+            over = ActWriterWords.HoldNoScrewHolds(over, string.Join(" and the ", held));
+        return off is null ? over : StepSentences.FirstThen(off, over);
     }
 
     private string NameOf(ThingId thing) => new ThingNames(order).Describe(thing);

@@ -16,7 +16,7 @@ public static class BenchScene
     public static Scene Create(WorkOrder order, JobPlan plan)
     {
         var (match, pads, paste) = (plan.Match, plan.Pads, plan.Paste);
-        var things = Stock(order);
+        var things = Stock(order, plan.Teardown.Plugged);
         var laid = match.Laid().ToList();
         things.AddRange(
             Faces(order, laid.ConvertAll(l => (order.Pairs.First(p => p.Key == l.Pair.Key), l.On)), pads, paste)
@@ -59,19 +59,19 @@ public static class BenchScene
             : thing;
 
     /// <summary>Boards, what holds their stock coolers, ribbons, power: all there is before anything new is laid out.</summary>
-    private static List<SceneThing> Stock(WorkOrder order) =>
+    private static List<SceneThing> Stock(WorkOrder order, IReadOnlyList<Ribbon> plugged) =>
         [
             new(ThingId.Power, Condition.PowerOff),
             .. order.Pieces.Select(p => new SceneThing(Id.Board(p.Key), Condition.On)),
-            .. TeardownStation.Pieces(order).SelectMany(p => Stock(order, p)),
+            .. TeardownStation.Pieces(order).SelectMany(p => Stock(order, p, plugged)),
             .. order.Ribbons.Select(Ribbon),
         ];
 
     /// <summary>The steps of taking the stock assembly apart, each with what locks it, where nothing else is planned.</summary>
-    public static IReadOnlyList<WorkStep> Locked(WorkOrder order, IReadOnlyList<WorkStep> teardown)
+    public static IReadOnlyList<WorkStep> Locked(WorkOrder order, TeardownResult teardown)
     {
-        var scene = new Scene([.. Stock(order).DistinctBy(t => t.Id)]);
-        return WalkLocks.On(scene, BenchState.Create(scene), teardown);
+        var scene = new Scene([.. Stock(order, teardown.Plugged).DistinctBy(t => t.Id)]);
+        return WalkLocks.On(scene, BenchState.Create(scene), teardown.Sheet.Steps);
     }
 
     private static SceneThing Link(LinkStand link, int i) =>
@@ -81,9 +81,9 @@ public static class BenchScene
             Wanted = true,
         };
 
-    private static IEnumerable<SceneThing> Stock(WorkOrder order, Workpiece piece)
+    private static IEnumerable<SceneThing> Stock(WorkOrder order, Workpiece piece, IReadOnlyList<Ribbon> plugged)
     {
-        var assembly = piece.Board.Assembly!;
+        var assembly = TeardownStation.Opened(order, piece, plugged).Assembly!;
         string Owner(string target) => TeardownStation.BoardOf(order, piece, target);
         ThingId PieceId(string id) => Id.Piece(Owner(id), id);
         ThingId? Known(string? id) => id is not null && assembly.Pieces.Any(p => p.Id == id) ? PieceId(id) : null;
@@ -138,7 +138,7 @@ public static class BenchScene
     {
         var stock = TeardownStation
             .Pieces(order)
-            .SelectMany(p => Stock(order, p))
+            .SelectMany(p => Stock(order, p, []))
             .Where(t => t.Id.Kind == ThingKind.Piece)
             .ToList();
         foreach (var (pair, on) in laid)
@@ -187,7 +187,7 @@ public static class BenchScene
             [
                 .. TeardownStation
                     .Pieces(order)
-                    .SelectMany(p => Stock(order, p))
+                    .SelectMany(p => Stock(order, p, []))
                     .Where(t => t.Id.Kind == ThingKind.Piece && t.Closes.Contains(face))
                     .Select(t => t.Id),
                 SinkSteps.Sink(sink),

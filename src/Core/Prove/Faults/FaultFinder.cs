@@ -14,7 +14,7 @@ namespace FaithfulBracket.Core.Prove.Faults;
 public static class FaultFinder
 {
     public const int MaxReadings = 200;
-    public const string InWords = FaultFinderWords.LimitsBodyOfMiBReadings;
+    public static string InWords => FaultFinderWords.LimitsBodyOfMiBReadings;
 
     private const int Sizes = 24;
 

@@ -8,7 +8,7 @@ namespace FaithfulBracket.Core.Prove.Faults;
 public sealed record TrainingCheck(FaultKind Kind, string? Part);
 
 /// <summary>A look and what it showed.</summary>
-public sealed record TrainingAnswer(TrainingCheck Check, bool Found, string Text);
+public sealed record TrainingAnswer(TrainingCheck Check, bool Found, Message Text);
 
 /// <summary>A reading of the bench that is searched.</summary>
 public sealed record TrainingReading(string Name, IReadOnlyList<string> Parts, double C, double ExpectedC);
@@ -27,7 +27,7 @@ public sealed record TrainingBench(
     bool Solved,
     string? Truth,
     int BestLooks,
-    string Text
+    Message Text
 );
 
 /// <summary>
@@ -91,7 +91,7 @@ public static class FaultTrainer
                     )
                 : giveUp ? FaultTrainerWords.ItWasLikeliestFirstTakes(words, Looks(best))
                 : FaultTrainerWords.WrongWithThisBench(two ? "Two things are" : "Something is")
-                    + (run.Words is { } held ? $" {held}" : "")
+                    + (run.Words is { } held ? (Message)$" {held}" : Message.Empty)
                     + FaultTrainerWords.CompareWhatWasRead
         );
     }
@@ -129,9 +129,9 @@ public static class FaultTrainer
         return new(
             check,
             found is not null,
-            found is not null ? $"Yes: {found.Words}."
-                : check.Part is { } part ? $"{part}: no {FaultChecks.Name(check.Kind)} there."
-                : $"Not that: no {FaultChecks.Name(check.Kind)}."
+            found is not null ? (Message)$"Yes: {found.Words}."
+                : check.Part is { } part ? (Message)$"{part}: no {FaultChecks.Name(check.Kind)} there."
+                : (Message)$"Not that: no {FaultChecks.Name(check.Kind)}."
         );
     }
 

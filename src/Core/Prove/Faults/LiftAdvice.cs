@@ -7,7 +7,7 @@ namespace FaithfulBracket.Core.Prove.Faults;
 /// <summary>Whether a lift is worth it.</summary>
 /// <param name="Chance">That something is found under the block which only a lift mends.</param>
 /// <param name="Money">Fresh pads and paste; one currency.</param>
-public sealed record LiftAdvice(bool Lift, double Chance, double Money, string Currency, string Text);
+public sealed record LiftAdvice(bool Lift, double Chance, double Money, string Currency, Message Text);
 
 /// <summary>
 /// Weighs the chance of a fault under the block, and the kelvin it costs, against fresh pads, paste and one more

@@ -22,7 +22,7 @@ public sealed record NextReading(
     IReadOnlyList<string> Parts,
     double SureNow,
     double SureThen,
-    string Text
+    Message Text
 )
 {
     /// <summary>Sure enough: nothing more is asked for.</summary>
@@ -86,7 +86,7 @@ public sealed record NextReading(
             );
     }
 
-    private static string Words(NextReadingOf of, IReadOnlyList<FaultPart> parts, double now, double then)
+    private static Message Words(NextReadingOf of, IReadOnlyList<FaultPart> parts, double now, double then)
     {
         var what = of switch
         {

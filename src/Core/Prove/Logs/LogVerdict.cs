@@ -21,7 +21,7 @@ public sealed record LogVerdict(
     IReadOnlyList<SteadyMean> Means,
     IReadOnlyList<Throttled> Throttled,
     IReadOnlyList<Regime> Gaps,
-    string Text
+    Message Text
 );
 
 /// <summary>Reads a log: where it settles, when to stop waiting, what its steady part shows, throttling, gaps.</summary>
@@ -167,17 +167,15 @@ public static class LogReading
         return gaps;
     }
 
-    private static string Words(SteadyResult? steady, List<Throttled> throttled, List<Regime> gaps)
+    private static Message Words(SteadyResult? steady, List<Throttled> throttled, List<Regime> gaps)
     {
-        var parts = new List<string>
+        var parts = new List<Message>
         {
             steady is null ? LogVerdictWords.TooShortToTellAnything
             : steady.Settled
-                ? FormattableString.Invariant(
-                    $"Steady: die {steady.SteadyC:0.0} ± {Math.Max(0.05, steady.PlusMinusC):0.0} °C."
-                )
+                ? (Message)$"Steady: die {steady.SteadyC:0.0} ± {Math.Max(0.05, steady.PlusMinusC):0.0} °C."
             : steady.MoreS >= 3600 ? LogVerdictWords.NotSettlingSomethingStillChanges
-            : $"Wait {Span(steady.MoreS)} more.",
+            : (Message)$"Wait {Span(steady.MoreS)} more.",
         };
         if (steady is { Regimes.Count: > 1 })
             parts.Add(
@@ -195,11 +193,9 @@ public static class LogReading
             );
         if (gaps.Count > 0)
             parts.Add(
-                FormattableString.Invariant(
-                    $"{HowMany.Count(gaps.Count, "gap")}, {gaps.Sum(g => g.ToS - g.FromS):0} s without samples."
-                )
+                (Message)$"{HowMany.Count(gaps.Count, "gap")}, {gaps.Sum(g => g.ToS - g.FromS):0} s without samples."
             );
-        return string.Join(' ', parts);
+        return Message.Join(parts);
     }
 
     private static string Span(double s) =>

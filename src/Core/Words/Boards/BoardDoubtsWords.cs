@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Words.Boards;
 /// <summary>Sentences of board doubts.</summary>
 internal static class BoardDoubtsWords
 {
-    public const string PartHasMiddle = "part has its middle";
+    public static Message PartHasMiddle => $"part has its middle";
 
-    public const string PartsHaveTheirMiddles = "parts have their middles";
+    public static Message PartsHaveTheirMiddles => $"parts have their middles";
 }

@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Words.Flow;
 /// <summary>Sentences of loop volume.</summary>
 internal static class LoopVolumeWords
 {
-    public static string AboutHoseReservoirRadiatorInBlocks(
+    public static Message AboutHoseReservoirRadiatorInBlocks(
         double totalMl,
         double offMl,
         double hoseMl,

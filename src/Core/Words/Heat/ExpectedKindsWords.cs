@@ -3,5 +3,5 @@ namespace FaithfulBracket.Core.Words.Heat;
 /// <summary>Sentences of expected kinds.</summary>
 internal static class ExpectedKindsWords
 {
-    public const string TopOfLidSiliconIsWarmer = "top of the lid, the silicon is warmer";
+    public static Message TopOfLidSiliconIsWarmer => $"top of the lid, the silicon is warmer";
 }

@@ -3,11 +3,11 @@ namespace FaithfulBracket.Core.Words.Heat;
 /// <summary>Sentences of heat plate.</summary>
 internal static class HeatPlateWords
 {
-    public static string CellsAtMost(int gridCount, int maxCells) =>
+    public static Message CellsAtMost(int gridCount, int maxCells) =>
         $"{gridCount} cells; at most {maxCells}: take larger cells.";
 
-    public const string NothingCoolsPlate = "Nothing cools the plate: its temperature has no end.";
+    public static Message NothingCoolsPlate => $"Nothing cools the plate: its temperature has no end.";
 
-    public const string AtThisCellSizePart =
-        "At this cell size a part of the plate is cut off from what cools it: take smaller cells.";
+    public static Message AtThisCellSizePart =>
+        $"At this cell size a part of the plate is cut off from what cools it: take smaller cells.";
 }

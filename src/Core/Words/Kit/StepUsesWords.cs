@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Words.Kit;
 /// <summary>Sentences of step uses.</summary>
 internal static class StepUsesWords
 {
-    public static string BridgingFittingWithRings(string owner) => $"bridging fitting {owner} with its rings";
+    public static Message BridgingFittingWithRings(string owner) => $"bridging fitting {owner} with its rings";
 
-    public const string ORingOfBlock = "O-ring of the block";
+    public static Message ORingOfBlock => $"O-ring of the block";
 }

@@ -3,13 +3,13 @@ namespace FaithfulBracket.Core.Words.Match;
 /// <summary>Sentences of fit.</summary>
 internal static class FitWords
 {
-    public static string UnprovenWithoutHeightOrKind(string parts) => $"unproven: {parts} without a height or a kind";
+    public static Message UnprovenWithoutHeightOrKind(string parts) => $"unproven: {parts} without a height or a kind";
 
-    public const string ScrewsDoNotLineUp = "screws do not line up";
+    public static Message ScrewsDoNotLineUp => $"screws do not line up";
 
-    public const string SeatsAllScrewsPass = "seats, all screws pass";
+    public static Message SeatsAllScrewsPass => $"seats, all screws pass";
 
-    public const string BlockMissesDie = "the block misses the die";
+    public static Message BlockMissesDie => $"the block misses the die";
 
-    public static string SeatsInOfCases(double percent) => $"seats in {percent} % of cases";
+    public static Message SeatsInOfCases(double percent) => $"seats in {percent} % of cases";
 }

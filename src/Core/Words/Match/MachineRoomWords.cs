@@ -3,7 +3,7 @@ namespace FaithfulBracket.Core.Words.Match;
 /// <summary>Sentences of machine room.</summary>
 internal static class MachineRoomWords
 {
-    public static string CardWithBlockTakesSlots(
+    public static Message CardWithBlockTakesSlots(
         string card,
         int firstSlot,
         int lastSlot,
@@ -13,7 +13,7 @@ internal static class MachineRoomWords
         $"Card {card} with its block takes slots {firstSlot} to {lastSlot}; card {otherCard} stands in slot "
         + $"{otherCardSlot}.";
 
-    public static string PortOfCardAndPort(
+    public static Message PortOfCardAndPort(
         string port,
         string card,
         string otherPort,
@@ -24,7 +24,7 @@ internal static class MachineRoomWords
         $"Port {port} of card {card} and port {otherPort} of card {otherCard} stand {offsetMm:0.0} mm beside each "
         + $"other; a rigid link takes {maxOffsetMm:0.0} mm.";
 
-    public static string PortOfCardAndPortOfCard(
+    public static Message PortOfCardAndPortOfCard(
         string port,
         string card,
         string otherPort,

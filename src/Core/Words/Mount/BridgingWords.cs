@@ -3,16 +3,16 @@ namespace FaithfulBracket.Core.Words.Mount;
 /// <summary>Sentences of bridging.</summary>
 internal static class BridgingWords
 {
-    public static string LowerOntoBoardAsOneJoined(string names) =>
+    public static Message LowerOntoBoardAsOneJoined(string names) =>
         $"Lower {names} onto the board as one, joined as they are";
 
-    public const string HandOnEach =
-        "A hand on each: neither leads, and the fitting carries nothing. Line up before contact.";
+    public static Message HandOnEach =>
+        $"A hand on each: neither leads, and the fitting carries nothing. Line up before contact.";
 
-    public const string BlockThatHangsFromFittingBends =
-        "A block that hangs from its fitting bends it or rolls a ring.";
+    public static Message BlockThatHangsFromFittingBends =>
+        $"A block that hangs from its fitting bends it or rolls a ring.";
 
-    public static string JoinAndByFittingPort(
+    public static Message JoinAndByFittingPort(
         string block,
         string otherBlock,
         string fitting,
@@ -20,24 +20,24 @@ internal static class BridgingWords
         string otherPort
     ) => $"Join {block} and {otherBlock} by fitting {fitting}, port {port} to port {otherPort}";
 
-    public static string InThisOrder(string port, double lengthMm, double tolMm) =>
+    public static Message InThisOrder(string port, double lengthMm, double tolMm) =>
         $"In this order: spacer on the fitting, first O-ring in its groove, into port {port}; second O-ring, then "
         + $"the other block onto it by hand, both lying flat. {lengthMm:0.0} mm from port to port, ±{tolMm:0.0} mm.";
 
-    public const string ORingThatRollsLeaksLater =
-        "An O-ring that rolls leaks later: wet it, push straight, look all round.";
+    public static Message ORingThatRollsLeaksLater =>
+        $"An O-ring that rolls leaks later: wet it, push straight, look all round.";
 
-    public const string JoinedBothRingsSeated = "Joined, both rings seated";
+    public static Message JoinedBothRingsSeated => $"Joined, both rings seated";
 
-    public static string EvenScrewsOfAndAgainstEach(int screws, string from, string toText) =>
+    public static Message EvenScrewsOfAndAgainstEach(int screws, string from, string toText) =>
         $"Even the {screws} screws of {from} and {toText} against each other";
 
-    public const string JoinedBlockThatIsLowerPulls =
-        "A joined block that is lower pulls the fitting askew: the fitting stands square to both, its rings not "
-        + "in sight.";
+    public static Message JoinedBlockThatIsLowerPulls =>
+        $"A joined block that is lower pulls the fitting askew: the fitting stands square to both, its rings not "
+        + $"in sight.";
 
-    public const string SquareToBoth = "Square to both";
+    public static Message SquareToBoth => $"Square to both";
 
-    public static string PeelOuterFilmOff(string narrowPads) =>
+    public static Message PeelOuterFilmOff(string narrowPads) =>
         $"Peel the outer film off {narrowPads} first and count. ";
 }

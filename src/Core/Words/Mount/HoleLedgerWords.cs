@@ -3,19 +3,19 @@ namespace FaithfulBracket.Core.Words.Mount;
 /// <summary>Sentences of hole ledger.</summary>
 internal static class HoleLedgerWords
 {
-    public const string EmptyUntilBackPlate = "empty until the back plate is on";
+    public static Message EmptyUntilBackPlate => $"empty until the back plate is on";
 
-    public static string ThroughBackPlate(string screw) => $"{screw}, through the back plate";
+    public static Message ThroughBackPlate(string screw) => $"{screw}, through the back plate";
 
-    public static string WasherSideToBoard(string side) => $"{side} washer, {side} side to the board";
+    public static Message WasherSideToBoard(string side) => $"{side} washer, {side} side to the board";
 
-    public static string KitsScrewIsTooLong(double lengthMm, double tooLongMm, string hole) =>
+    public static Message KitsScrewIsTooLong(double lengthMm, double tooLongMm, string hole) =>
         $"The kit's {lengthMm:0.#} mm screw is {tooLongMm:0.0} mm too long for {hole}: it runs against the bottom "
-        + "before it holds.";
+        + $"before it holds.";
 
-    public static string KitsScrewReaches(double lengthMm, double reachMm, string hole) =>
+    public static Message KitsScrewReaches(double lengthMm, double reachMm, string hole) =>
         $"The kit's {lengthMm:0.#} mm screw reaches {reachMm:0.0} mm into {hole}: too little thread.";
 
-    public static string StockScrewOfGroupIsToo(string stock, double old) =>
+    public static Message StockScrewOfGroupIsToo(string stock, double old) =>
         $"The stock screw of group {stock} is {old:0.0} mm too long for the block: keep it out of here.";
 }

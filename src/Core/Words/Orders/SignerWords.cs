@@ -3,8 +3,8 @@ namespace FaithfulBracket.Core.Words.Orders;
 /// <summary>Sentences of signer.</summary>
 internal static class SignerWords
 {
-    public static string LetterUCanBeMistaken(char letter, int codePoint) =>
+    public static Message LetterUCanBeMistaken(char letter, int codePoint) =>
         $"The letter {letter} (U+{codePoint:X4}) can be mistaken for another letter. Use the plain letter.";
 
-    public const string SignWithOneToFourLetters = "Sign with one to four letters.";
+    public static Message SignWithOneToFourLetters => $"Sign with one to four letters.";
 }

@@ -3,14 +3,14 @@ namespace FaithfulBracket.Core.Words.Pads;
 /// <summary>Sentences of pad steps.</summary>
 internal static class PadStepsWords
 {
-    public static string LettersFollowCuttingSheetEdge(double widthMm, double depthMm, string letters) =>
+    public static Message LettersFollowCuttingSheetEdge(double widthMm, double depthMm, string letters) =>
         $"{widthMm:0.#} × {depthMm:0.#} mm, letters {letters}. Follow the cutting sheet, edge to edge.";
 
-    public const string CutAwayFromHand = "Cut away from the hand.";
+    public static Message CutAwayFromHand => $"Cut away from the hand.";
 
-    public const string IntoHalfFor = "into the half for";
+    public static Message IntoHalfFor => $"into the half for";
 
-    public static string Place(
+    public static Message Place(
         int count,
         string pads,
         double thicknessMm,
@@ -20,36 +20,37 @@ internal static class PadStepsWords
         string letters
     ) => $"Place {count} {pads} ({thicknessMm:0.0#} mm) {place} the {parts}{at}: {letters}";
 
-    public static string PeelInnerFilmOfEach(string films) =>
+    public static Message PeelInnerFilmOfEach(string films) =>
         $"Peel the inner film off each ({films}). The outer film stays on. ";
 
-    public static string FilmOffBothSidesOfEach(int films) => $"Peel the film off both sides of each ({films} films). ";
+    public static Message FilmOffBothSidesOfEach(int films) =>
+        $"Peel the film off both sides of each ({films} films). ";
 
-    public static string PressEachOnChip(string where) => $"Press each on its chip, {where}.";
+    public static Message PressEachOnChip(string where) => $"Press each on its chip, {where}.";
 
-    public const string EachOnLandInHalf =
-        "Each on its land, in the half that lies open: the board comes down on them.";
+    public static Message EachOnLandInHalf =>
+        $"Each on its land, in the half that lies open: the board comes down on them.";
 
-    public static string InnerFilmOffEachInAll(string films) =>
+    public static Message InnerFilmOffEachInAll(string films) =>
         $"Inner film off each, {films} in all, drawn slowly: these stretch; the outer one stays on. Clear of "
-        + "every bolt hole, with room to spread.";
+        + $"every bolt hole, with room to spread.";
 
-    public const string FilmLeftOnPadOverheatsChip =
-        "A protective film left on a pad makes the chip under it overheat. Count the films.";
+    public static Message FilmLeftOnPadOverheatsChip =>
+        $"A protective film left on a pad makes the chip under it overheat. Count the films.";
 
-    public static string OnBackOfModule(string board) => $" on the back of module {board}";
+    public static Message OnBackOfModule(string board) => $" on the back of module {board}";
 
-    public const string OnBoardWherePartShows = "on the board, where its part shows it";
+    public static Message OnBoardWherePartShows => $"on the board, where its part shows it";
 
-    public const string OnBlockInPocket = "on the block, in its pocket";
+    public static Message OnBlockInPocket => $"on the block, in its pocket";
 
-    public const string TackySideToBlock = "tacky side to the block";
+    public static Message TackySideToBlock => $"tacky side to the block";
 
-    public static string ScrewsOfBlockStrip(string pair) => $"screws of block {pair} strip";
+    public static Message ScrewsOfBlockStrip(string pair) => $"screws of block {pair} strip";
 
-    public static string Cut(string pieces) => $"{pieces} cut";
+    public static Message Cut(string pieces) => $"{pieces} cut";
 
-    public static string CutFrom(string pieces, string sheet, string cuts) => $"Cut {pieces} from {sheet} ({cuts})";
+    public static Message CutFrom(string pieces, string sheet, string cuts) => $"Cut {pieces} from {sheet} ({cuts})";
 
-    public static string LaidOff(int listCount, string films) => $"{listCount} laid, {films} off";
+    public static Message LaidOff(int listCount, string films) => $"{listCount} laid, {films} off";
 }

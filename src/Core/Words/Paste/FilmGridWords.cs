@@ -3,11 +3,11 @@ namespace FaithfulBracket.Core.Words.Paste;
 /// <summary>Sentences of film grid.</summary>
 internal static class FilmGridWords
 {
-    public static string FaceIsOverTimesAsLong(double width, double height, int maxTimesAsLong) =>
+    public static Message FaceIsOverTimesAsLong(double width, double height, int maxTimesAsLong) =>
         $"The face is {width:0.###} × {height:0.###} mm, over {maxTimesAsLong} times as long as wide: ";
 
-    public const string FilmIsCalculatedForWiderOnes =
-        "the film is calculated for wider ones only. Give its true outline.";
+    public static Message FilmIsCalculatedForWiderOnes =>
+        $"the film is calculated for wider ones only. Give its true outline.";
 
-    public const string PatternLaysNoPasteOnFace = "The pattern lays no paste on the face.";
+    public static Message PatternLaysNoPasteOnFace => $"The pattern lays no paste on the face.";
 }

@@ -3,27 +3,27 @@ namespace FaithfulBracket.Core.Words.Plans;
 /// <summary>Sentences of job rules.</summary>
 internal static class JobRulesWords
 {
-    public static string ExpectedToCharactersFound(int maxTitle, int length) =>
+    public static Message ExpectedToCharactersFound(int maxTitle, int length) =>
         $"Expected 1 to {maxTitle} characters, found {length}.";
 
-    public static string ExpectedAtMostFound(int maxPadChoices, int choiceCount) =>
+    public static Message ExpectedAtMostFound(int maxPadChoices, int choiceCount) =>
         $"Expected at most {maxPadChoices}, found {choiceCount}.";
 
-    public const string ExpectedPadForPartFoundNone = "Expected a pad for a part, found none.";
+    public static Message ExpectedPadForPartFoundNone => $"Expected a pad for a part, found none.";
 
-    public static string OrderHasNoBoard(string key) => $"The order has no board \"{key}\".";
+    public static Message OrderHasNoBoard(string key) => $"The order has no board \"{key}\".";
 
-    public static string BoardHasNoPart(string part) => $"The board has no part \"{part}\".";
+    public static Message BoardHasNoPart(string part) => $"The board has no part \"{part}\".";
 
-    public static string StandsTwiceOnePadPart(string part) => $"\"{part}\" stands twice: one pad a part.";
+    public static Message StandsTwiceOnePadPart(string part) => $"\"{part}\" stands twice: one pad a part.";
 
-    public static string PadMaterialIsNotInDrawer(string? material) =>
+    public static Message PadMaterialIsNotInDrawer(string? material) =>
         $"Pad material \"{material}\" is not in the drawer.";
 
-    public static string PadVariesBy(string material, double thicknessTolMm, double thicknessMm) =>
+    public static Message PadVariesBy(string material, double thicknessTolMm, double thicknessMm) =>
         $"A {material} pad varies by ±{thicknessTolMm:0.0#} mm: one of {thicknessMm:0.0##} mm may not be there at "
-        + "all.";
+        + $"all.";
 
-    public static string ExpectedAtMostCharactersFound(int maxClient, int clientCount) =>
+    public static Message ExpectedAtMostCharactersFound(int maxClient, int clientCount) =>
         $"Expected at most {maxClient} characters, found {clientCount}.";
 }

@@ -3,5 +3,5 @@ namespace FaithfulBracket.Core.Words.Prove;
 /// <summary>Sentences of drift.</summary>
 internal static class DriftWords
 {
-    public const string LimitsToPointsNotAll = "Limits: 2 to 10,000 points, not all of one day.";
+    public static Message LimitsToPointsNotAll => $"Limits: 2 to 10,000 points, not all of one day.";
 }

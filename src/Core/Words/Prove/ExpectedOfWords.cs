@@ -3,5 +3,5 @@ namespace FaithfulBracket.Core.Words.Prove;
 /// <summary>Sentences of expected of.</summary>
 internal static class ExpectedOfWords
 {
-    public const string ChooseBlockAndPaste = "Choose a block and a paste first: nothing is seated yet.";
+    public static Message ChooseBlockAndPaste => $"Choose a block and a paste first: nothing is seated yet.";
 }

@@ -3,15 +3,15 @@ namespace FaithfulBracket.Core.Words.Prove;
 /// <summary>Sentences of job trial.</summary>
 internal static class JobTrialWords
 {
-    public const string MeanOfCoolant = "the mean of the coolant";
+    public static Message MeanOfCoolant => $"the mean of the coolant";
 
-    public static string AtRunsThanBefore(double power, string part, double gainK, string warmer) =>
+    public static Message AtRunsThanBefore(double power, string part, double gainK, string warmer) =>
         $"At {power:0} W the {part} runs {gainK:0} K {warmer} than before";
 
-    public static string WhichMayBeChance(double low, double high) =>
+    public static Message WhichMayBeChance(double low, double high) =>
         $", which may be chance: from {low:0} to {high:0} K with 95 %";
 
-    public static string StatedOverFromBeforeAndAfter(
+    public static Message StatedOverFromBeforeAndAfter(
         string gain,
         string range,
         string over,
@@ -19,13 +19,13 @@ internal static class JobTrialWords
         int after
     ) => $"{gain}{range}; measured over {over}, from {before} before and {after} after.";
 
-    public static string GainIsToldWithin(double wantedK) =>
+    public static Message GainIsToldWithin(double wantedK) =>
         $"The gain is known within ± {wantedK:0} K: no further run is needed.";
 
-    public static string AfterWithPauseBetweenWouldTell(string moreRuns, double wantedK) =>
+    public static Message AfterWithPauseBetweenWouldTell(string moreRuns, double wantedK) =>
         $"{moreRuns} after, with a pause between, would give the gain within ± {wantedK:0} K.";
 
-    public static string NoNumberOfRunsAfterTells(double wantedK) =>
+    public static Message NoNumberOfRunsAfterTells(double wantedK) =>
         $"No number of runs after gives the gain within ± {wantedK:0} K: the runs before were too few or too far "
-        + "apart.";
+        + $"apart.";
 }

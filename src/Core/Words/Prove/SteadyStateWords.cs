@@ -3,5 +3,5 @@ namespace FaithfulBracket.Core.Words.Prove;
 /// <summary>Sentences of steady state.</summary>
 internal static class SteadyStateWords
 {
-    public const string LimitsToSamplesTimesRising = "Limits: 4 to 20,000 samples, times rising.";
+    public static Message LimitsToSamplesTimesRising => $"Limits: 4 to 20,000 samples, times rising.";
 }

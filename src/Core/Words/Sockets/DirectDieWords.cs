@@ -3,51 +3,52 @@ namespace FaithfulBracket.Core.Words.Sockets;
 /// <summary>Sentences of direct die.</summary>
 internal static class DirectDieWords
 {
-    public const string ExpectedAtLeastOneDie = "Expected at least one die: without one nothing lies under the lid.";
+    public static Message ExpectedAtLeastOneDie =>
+        $"Expected at least one die: without one nothing lies under the lid.";
 
-    public const string ExpectedLidWithoutOneThere = "Expected a lid: without one there is nothing to take off.";
+    public static Message ExpectedLidWithoutOneThere => $"Expected a lid: without one there is nothing to take off.";
 
-    public static string DiesPowerSharesSum(double shareCount) =>
+    public static Message DiesPowerSharesSum(double shareCount) =>
         $"The dies' power shares sum to {shareCount:0.###}; expected 1.";
 
-    public static string WithLidOffBlockLands(double gap) =>
+    public static Message WithLidOffBlockLands(double gap) =>
         $"With the lid off the block lands on its stops {gap:0.00} mm before it touches: the stops have to come "
-        + "down by as much.";
+        + $"down by as much.";
 
-    public static string WithLidOffSpringsStandLower(double shimMm) =>
+    public static Message WithLidOffSpringsStandLower(double shimMm) =>
         $"With the lid off the springs stand {shimMm:0.00} mm lower than they are made for: ";
 
-    public const string SpringsPullOutsideAllDies =
-        "The springs pull outside all dies: the block tips over. Turn it, or change the springs.";
+    public static Message SpringsPullOutsideAllDies =>
+        $"The springs pull outside all dies: the block tips over. Turn it, or change the springs.";
 
-    public static string IsNotPressedEverywhere(string part, string whichWay) =>
+    public static Message IsNotPressedEverywhere(string part, string whichWay) =>
         $"{part} is not pressed everywhere: the load lies too far off. {whichWay}";
 
-    public static string WithLidOffBlockMeets(string part, double marginMm) =>
+    public static Message WithLidOffBlockMeets(string part, double marginMm) =>
         $"With the lid off the block meets {part} by {marginMm:0.00} mm, however it is turned.";
 
-    public static string OnContactsAtLeast(double socketLoadN, double contactMinN) =>
+    public static Message OnContactsAtLeast(double socketLoadN, double contactMinN) =>
         $"{socketLoadN:0} N on the contacts, {contactMinN:0} at least: memory shows it first.";
 
-    public static string DiesDifferBy(double apart) =>
+    public static Message DiesDifferBy(double apart) =>
         $"The dies differ by {apart:0.00} mm: the lower ones get a film as much thicker.";
 
-    public static string ItPullsTowards(double offMm, double directionDeg) =>
+    public static Message ItPullsTowards(double offMm, double directionDeg) =>
         $"It pulls {offMm:0.0} mm towards {directionDeg:0}°; turn the block so that its stiffer springs lie the "
-        + "other way.";
+        + $"other way.";
 
-    public static string BareInReachOfDrop(int bareCount, string partsLie) =>
+    public static Message BareInReachOfDrop(int bareCount, string partsLie) =>
         $"{bareCount} bare {partsLie} in reach of a drop: coat them and let it dry before any metal is opened.";
 
-    public const string LidThatIsOffStaysOff =
-        "A lid that is off stays off: nothing brings it back, nor the maker's warranty.";
+    public static Message LidThatIsOffStaysOff =>
+        $"A lid that is off stays off: nothing brings it back, nor the maker's warranty.";
 
-    public static string WouldCarryOfAtMost(string part, double loadN, double most) =>
+    public static Message WouldCarryOfAtMost(string part, double loadN, double most) =>
         $"{part} would carry {loadN:0} N of at most {most:0}.";
 
-    public static string WouldBePressed(string part, double peakMPa, double limit) =>
+    public static Message WouldBePressed(string part, double peakMPa, double limit) =>
         $"{part} would be pressed with {peakMPa:0.00} MPa of at most {limit:0.00}.";
 
-    public static string OnContactsAtMost(double socketLoadN, double contactMaxN) =>
+    public static Message OnContactsAtMost(double socketLoadN, double contactMaxN) =>
         $"{socketLoadN:0} N on the contacts, {contactMaxN:0} at most.";
 }

@@ -3,5 +3,5 @@ namespace FaithfulBracket.Core.Words.Boards.Bow;
 /// <summary>Sentences of envelope cholesky.</summary>
 internal static class EnvelopeCholeskyWords
 {
-    public const string BoardIsNotHeld = "The board is not held: add supports or edges.";
+    public static Message BoardIsNotHeld => $"The board is not held: add supports or edges.";
 }

@@ -3,5 +3,5 @@ namespace FaithfulBracket.Core.Words.Match.Trace;
 /// <summary>Sentences of photo view.</summary>
 internal static class PhotoViewWords
 {
-    public const string MarksDoNotDefineView = "The marks do not define a view: spread them round the board.";
+    public static Message MarksDoNotDefineView => $"The marks do not define a view: spread them round the board.";
 }

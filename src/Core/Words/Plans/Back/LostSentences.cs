@@ -3,17 +3,17 @@ namespace FaithfulBracket.Core.Words.Plans.Back;
 /// <summary>Sentences of lost words.</summary>
 internal static class LostSentences
 {
-    public const string LidDoesNotGoBack =
-        "The lid does not go back on: the package stays under its frame, and its clamp is kept.";
+    public static Message LidDoesNotGoBack =>
+        $"The lid does not go back on: the package stays under its frame, and its clamp is kept.";
 
-    public static string FindsNothingToRestOnAny(string of) =>
+    public static Message FindsNothingToRestOnAny(string of) =>
         $"The {of} finds nothing to rest on any more: it is handed over with its screws.";
 
-    public const string OnePadWasPressedOnce = "Its one pad was pressed once: a new one, as thick as it was found.";
+    public static Message OnePadWasPressedOnce => $"Its one pad was pressed once: a new one, as thick as it was found.";
 
-    public static string PadsWerePressedOnce(int pads) =>
+    public static Message PadsWerePressedOnce(int pads) =>
         $"Its {pads} pads were pressed once: new ones, as thick as they were found.";
 
-    public static string SealOverStaysBroken(string groups, string seals) =>
+    public static Message SealOverStaysBroken(string groups, string seals) =>
         $"The seal over {groups} {seals} stays broken; what it was worth is given up.";
 }
