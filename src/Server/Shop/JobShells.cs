@@ -1,10 +1,13 @@
 using System.Collections.Concurrent;
 using System.Security.Cryptography;
 using System.Text;
+using System.Text.Json;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
 using FaithfulBracket.Core.Plans.Walk;
 using FaithfulBracket.Store;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.Options;
 
 namespace FaithfulBracket.Server.Shop;
 
@@ -29,28 +32,65 @@ internal sealed record JobShell(
 );
 
 /// <summary>Shells of jobs, each kept until something that is shown of the job changes.</summary>
-internal sealed class JobShells(JobStamps stamps, JobPlans plans, SignOffs signOffs, JobEntries entries)
+internal sealed class JobShells(
+    ShopDatabase database,
+    JobStamps stamps,
+    JobPlans plans,
+    SignOffs signOffs,
+    JobEntries entries,
+    IOptions<JsonOptions> json
+) : IDisposable
 {
     private const int MaxKept = 500;
 
-    private readonly ConcurrentDictionary<long, JobShell> _kept = new();
+    private readonly ConcurrentDictionary<long, (string Tag, byte[] Json)> _kept = new();
+    private readonly Lock _lock = new();
+    private readonly CommitWatch _watch = new(database);
+
+    /// <summary>Tags calculated since the last commit. A commit puts another one in its place and never empties it.</summary>
+    private ConcurrentDictionary<long, string> _tags = new();
 
     /// <summary>The state of everything that is shown of a job, as a short text.</summary>
     /// <exception cref="NotFoundException">No such job.</exception>
-    public string Tag(long id) =>
-        Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(stamps.ComputeShown(id))).AsSpan(0, 12));
+    public string Tag(long id)
+    {
+        ConcurrentDictionary<long, string> tags;
+        lock (_lock)
+        {
+            if (_watch.Changed())
+                _tags = new();
+            // a tag that a commit overtakes is written into those of before it
+            tags = _tags;
+        }
+        if (tags.TryGetValue(id, out var known))
+            return known;
+        var shown = Encoding.UTF8.GetBytes(stamps.ComputeShown(id));
+        return tags[id] = Convert.ToHexStringLower(SHA256.HashData(shown).AsSpan(0, 12));
+    }
 
+    public void Dispose() => _watch.Dispose();
+
+    /// <summary>A shell as it is sent.</summary>
     /// <param name="tag">As it was told just before.</param>
-    public JobShell Find(long id, string tag, CancellationToken cancel)
+    public byte[] Find(long id, string tag, CancellationToken cancel)
     {
         if (_kept.TryGetValue(id, out var kept) && kept.Tag == tag)
-            return kept;
+            return kept.Json;
+        var sent = JsonSerializer.SerializeToUtf8Bytes(Create(id, tag, cancel), json.Value.SerializerOptions);
+        if (_kept.Count > MaxKept)
+            _kept.Clear();
+        _kept[id] = (tag, sent);
+        return sent;
+    }
+
+    private JobShell Create(long id, string tag, CancellationToken cancel)
+    {
         var planned = plans.Get(id, cancel);
         var read = SignOffService.Read(planned.Plan, signOffs.Events(id));
         var plan = plans.Stands(planned, StepStands.Signed(read)).Plan;
         var stands = StepStands.Compute(plan.Steps, read, planned.Documents);
         var (row, kind) = (planned.Row, JobKinds.Classify(planned.Order));
-        var shell = new JobShell(
+        return new(
             id,
             row.Title,
             row.Client,
@@ -67,9 +107,5 @@ internal sealed class JobShells(JobStamps stamps, JobPlans plans, SignOffs signO
             JobViews.Timers(entries.Running(id)),
             tag
         );
-        if (_kept.Count > MaxKept)
-            _kept.Clear();
-        _kept[id] = shell;
-        return shell;
     }
 }

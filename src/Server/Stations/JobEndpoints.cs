@@ -84,7 +84,7 @@ internal static class JobEndpoints
         var jobs = app.MapGroup("/api/jobs").WithTags("jobs");
         jobs.MapPost("/", Open).AddEndpointFilter(Summaries.RenewAsync);
         jobs.MapGet("/{id:long}", View);
-        jobs.MapGet("/{id:long}/shell", Shell);
+        jobs.MapGet("/{id:long}/shell", Shell).Produces<JobShell>().Produces(StatusCodes.Status304NotModified);
         jobs.MapPut("/{id:long}", Change).AddEndpointFilter(Summaries.RenewAsync);
         jobs.MapPut(
             "/{id:long}/archived",
@@ -116,19 +116,14 @@ internal static class JobEndpoints
     }
 
     /// <summary>The part of a job that pages look at again; not sent again to whoever has it.</summary>
-    private static Results<Ok<JobShell>, StatusCodeHttpResult> Shell(
-        long id,
-        JobShells shells,
-        HttpContext context,
-        CancellationToken cancel
-    )
+    private static IResult Shell(long id, JobShells shells, HttpContext context, CancellationToken cancel)
     {
         var tag = shells.Tag(id);
         Versions.Tag(context.Response, tag);
         context.Response.Headers.CacheControl = "no-cache";
         return Versions.IsSeen(context.Request, tag)
             ? TypedResults.StatusCode(StatusCodes.Status304NotModified)
-            : TypedResults.Ok(shells.Find(id, tag, cancel));
+            : TypedResults.Bytes(shells.Find(id, tag, cancel), "application/json; charset=utf-8");
     }
 
     private static Ok<JobView> Change(
