@@ -58,7 +58,7 @@ public static class BenchWalk
     public static BenchState Apply(Scene scene, BenchState state, Act act)
     {
         var thing = scene.Find(act.Thing)!;
-        state = LaidDown(state, act, thing);
+        state = LaidDown(scene, state, act, thing);
         return act.Do switch
         {
             Verb.PowerOff => state.With(ThingId.Power, Condition.PowerOff),
@@ -83,7 +83,7 @@ public static class BenchWalk
             Verb.Scrape when act.Thing.Key == Substrate => state.With(act.Thing, Condition.Clean),
             Verb.Coat => state.With(act.Thing, Condition.Taken),
             Verb.Lower => Down(Closed(scene, state, act), act),
-            Verb.TurnOver => Turned(state, act.Thing.Owner),
+            Verb.TurnOver => Turned(scene, state, act.Thing.Owner),
             Verb.Hold => state with { Held = state.Held.Add(act.Thing) },
             Verb.Clean => state.With(act.Thing, Condition.Clean),
             Verb.Cut => state.With(act.Thing, Condition.Cut),
@@ -100,25 +100,23 @@ public static class BenchWalk
     }
 
     /// <summary>The face that is worked on first is the one that is up: where a board begins is free.</summary>
-    private static BenchState LaidDown(BenchState state, Act act, SceneThing thing) =>
+    private static BenchState LaidDown(Scene scene, BenchState state, Act act, SceneThing thing) =>
         thing.Board is { } board
         && thing.Reach == Reach.Open
         && act.Do != Verb.TurnOver
         && !state.Up.ContainsKey(board)
         && Needs.OnFace.Contains(act.Do)
-            ? state with
-            {
-                Up = state.Up.SetItem(board, act.From ?? thing.Face),
-            }
+            ? Packets.Lay(scene, state, board, act.From ?? thing.Face)
             : state;
 
-    private static BenchState Turned(BenchState state, string board) =>
-        state with
+    private static BenchState Turned(Scene scene, BenchState state, string board) =>
+        Packets.Lay(
+            scene,
+            state,
+            board,
+            state.Up.TryGetValue(board, out var up) && up == Face.Back ? Face.Front : Face.Back
+        ) with
         {
-            Up = state.Up.SetItem(
-                board,
-                state.Up.TryGetValue(board, out var up) && up == Face.Back ? Face.Front : Face.Back
-            ),
             Held = [],
         };
 
@@ -153,7 +151,8 @@ public static class BenchWalk
     {
         foreach (var part in scene.Parts(thing).Where(p => state.Is(p, Condition.Raised)).ToList())
             state = state.With(part, Condition.Off);
-        return state.With(thing.Id, Condition.Off);
+        state = state.With(thing.Id, Condition.Off);
+        return thing.Id.Kind == ThingKind.Piece ? Packets.Opened(scene, state, thing) : state;
     }
 
     /// <summary>What is put away; plates, halves and carriers go with their block.</summary>

@@ -380,6 +380,8 @@ public static class Needs
 
         public Unmet? Reach()
         {
+            if (Wrongly() is { } wrongly)
+                return wrongly;
             if (Thing.Board is not { } board || Thing.Reach == Bench.Reach.Edge || !FacesBoard(Act))
                 return null;
             // a lead under a raised piece is reached between the two
@@ -387,6 +389,22 @@ public static class Needs
                 return null;
             return State.Up.TryGetValue(board, out var up) && up != (Act.From ?? Thing.Face)
                 ? new(NeedCode.Reach, [Act.Thing])
+                : null;
+        }
+
+        /// <summary>What a board is lowered onto lies with that side up; what hangs together with it has been turned.</summary>
+        private Unmet? Wrongly()
+        {
+            if (!Does(Verb.Lower) || Act.To is not { } to)
+                return null;
+            var (board, block) = Act.Thing.Kind == ThingKind.Board ? (Act.Thing, to) : (to, Act.Thing);
+            return board.Kind == ThingKind.Board && State.Up.TryGetValue(board.Owner, out var up)
+                ? If(
+                    Packets
+                        .Against(Scene, State, block.Owner, board.Owner, up)
+                        .Select(b => new ThingId(ThingKind.Board, b)),
+                    NeedCode.Reach
+                )
                 : null;
         }
 
@@ -602,11 +620,15 @@ public static class Needs
     }
 
     /// <summary>What nothing but its own weight holds on a board: it would fall when the board is turned.</summary>
-    public static IReadOnlyList<ThingId> Loose(Scene scene, BenchState state, string board) =>
+    public static IReadOnlyList<ThingId> Loose(Scene scene, BenchState state, string board)
+    {
+        var packet = Packets.Of(scene, state, board);
+        return
         [
             .. scene
                 .Things.Where(t =>
-                    t.Board == board
+                    t.Board is { } own
+                    && packet.Contains(own)
                     && t.Id.Kind is ThingKind.Piece or ThingKind.Backplate or ThingKind.Gasket or ThingKind.Processor
                     && state.Is(t.Id, Condition.On)
                     && !state.Held.Contains(t.Id)
@@ -617,4 +639,5 @@ public static class Needs
                 )
                 .Select(t => t.Id),
         ];
+    }
 }

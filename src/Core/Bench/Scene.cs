@@ -48,6 +48,12 @@ public sealed record SceneThing(ThingId Id, Condition Start)
     /// <summary>Whether it has to be in its place before the power goes on.</summary>
     public bool Wanted { get; init; }
 
+    /// <summary>
+    /// Of a board of a card: whether its front faces the first board's front; null for a board by itself and for what is no
+    /// board.
+    /// </summary>
+    public bool? Flipped { get; init; }
+
     /// <summary>Whether coolant runs through it.</summary>
     public bool Wetted { get; init; }
 }

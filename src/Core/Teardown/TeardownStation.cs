@@ -50,15 +50,17 @@ public sealed class TeardownStation : IStation<TeardownResult>
         var boards = new List<BoardTeardown>();
         foreach (var piece in Pieces(order))
         {
-            var board = Opened(order, piece, plugged);
+            var board = BySides(order, piece, plugged);
+            TeardownPlan Planned(IReadOnlyList<string>? by) =>
+                CardSides.ToFaces(order, piece, TeardownPlanner.Plan(board, by, loosening, cancel));
             var stays = piece.Board.Assembly!.Leads.Select(l => l.Id).Except(board.Assembly!.Leads.Select(l => l.Id));
             var own = piece.Key == order.First.Key ? chosen?.Except(stays).ToList() : null;
             if (
-                troubles.Try(order.ScopeOf(piece), () => TeardownPlanner.Plan(board, own, loosening, cancel)) is
+                troubles.Try(order.ScopeOf(piece), () => Planned(own)) is
                 { } plan
             )
                 boards.Add(
-                    new(piece.Key, plan, own is null ? null : TeardownPlanner.Plan(board, null, loosening, cancel))
+                    new(piece.Key, plan, own is null ? null : Planned(null))
                 );
         }
         if (boards.Count == 0)
@@ -88,6 +90,10 @@ public sealed class TeardownStation : IStation<TeardownResult>
             ),
         };
 
+    /// <summary>The same as it is turned: with the sides of the whole card.</summary>
+    public static Board BySides(WorkOrder order, Workpiece piece, IReadOnlyList<Ribbon> plugged) =>
+        CardSides.ToSides(order, piece, Opened(order, piece, plugged));
+
     /// <summary>The boards that come apart on their own; the first stands for a card that is described as a whole.</summary>
     public static IEnumerable<Workpiece> Pieces(WorkOrder order) =>
         order.Assembly is { } whole
@@ -113,8 +119,30 @@ public sealed class TeardownStation : IStation<TeardownResult>
         var piece = Pieces(order).First(p => p.Key == teardown.Board);
         return teardown
             .Plan.Steps.Select(s => Step(order, piece, s, teardown.Plan))
+            .Select(s => Between(order, piece, s))
             .Select(s => plugged.Aggregate(s, (step, r) => Parted(order, piece, teardown.Plan, step, r)))
             .Concat(OldPads.Steps(order, piece, teardown.Plan));
+    }
+
+    /// <summary>A piece that is screwed to several boards is lifted once the others are off it.</summary>
+    private static WorkStep Between(WorkOrder order, Workpiece piece, WorkStep step)
+    {
+        if (step.Kind != StepKind.Lift)
+            return step;
+        var others = piece
+            .Board.Assembly!.Fasteners.Where(f => f.Joins.Contains(step.Id.Target))
+            .Select(f => BoardOf(order, piece, f.Id))
+            .Where(b => b != step.Board)
+            .Distinct()
+            .ToList();
+        return others.Count == 0
+            ? step
+            : step with
+            {
+                Detail = Message.Join(
+                    [step.Detail ?? Message.Empty, TeardownStationWords.BoardComesOffFirst(string.Join(" and ", others))]
+                ),
+            };
     }
 
     /// <summary>The lift with which the boards come apart says how far their ribbon lets them.</summary>

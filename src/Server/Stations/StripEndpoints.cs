@@ -186,7 +186,7 @@ internal static class StripEndpoints
         var assembly = StripRecord.Begun(job.Order);
         if (assembly.Pieces.Count == 0)
             throw new InputException("", StripEndpointsWords.BoardHasNoAssembly);
-        var opened = TeardownStation.Opened(
+        var opened = TeardownStation.BySides(
             job.Order,
             TeardownStation.Pieces(job.Order).First(),
             job.Plan.Teardown.Plugged

@@ -35,6 +35,7 @@ internal static class RibbonsBetween
                 Title = RibbonsBetweenWords.LookThatRibbonSitsAndLiesClear(r.Name),
                 Detail = RibbonsBetweenWords.ItStayedPlugged(r.From.Board, r.To.Board),
                 Caution = RibbonsBetweenWords.OnceBoardsCloseOnBlockNobody,
+                Feel = RibbonsBetweenWords.PullAtEachPlugMovesNothing,
                 Acts = [new(Verb.Look, new(ThingKind.Ribbon, r.Id))],
             };
         foreach (var r in order.Ribbons.Where(r => unplugged.Contains(r.Id) && !at.Plugged.Contains(r)))

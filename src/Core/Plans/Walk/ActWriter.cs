@@ -18,6 +18,9 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
 
     private readonly List<string> _beyond = [];
 
+    /// <summary>What hung together with each board as it was turned last.</summary>
+    private readonly Dictionary<string, IReadOnlyList<string>> _packets = [];
+
     /// <summary>Names of what would fall when a board is turned over, because two hands hold other things by then.</summary>
     public IReadOnlyList<string> Beyond => _beyond;
 
@@ -59,13 +62,26 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
         var off = _acts.Exists(a => a.Do == Verb.PowerOff) ? ActWriterWords.SwitchPowerOffAndUnplug : null;
         if (turned.Count == 0)
             return off;
-        var board = turned.First();
         var held = _acts.TakeWhile(a => a.Do == Verb.Hold).Select(a => NameOf(a.Thing)).ToList();
-        var name = order.Pieces.Count > 1 ? $"board {board}" : "the board";
-        var over = ActWriterWords.TurnOverSideUp(name, State.Up[board].ToString().ToLowerInvariant());
+        var over = turned
+            .Select(Turned)
+            .Aggregate(StepSentences.FirstThen);
         if (held.Count > 0)
             over = ActWriterWords.HoldNoScrewHolds(over, string.Join(" and the ", held));
         return off is null ? over : StepSentences.FirstThen(off, over);
+    }
+
+    private Message Turned(string board)
+    {
+        var up = State.Up[board].ToString().ToLowerInvariant();
+        return _packets[board].Count > 1
+                ? ActWriterWords.TurnTogether(
+                    string.Join(" and ", _packets[board].Order(StringComparer.Ordinal)),
+                    board,
+                    up
+                )
+            : order.Pieces.Count > 1 ? ActWriterWords.TurnOverSideUp($"board {board}", up)
+            : ActWriterWords.TurnOverSideUp("the board", up);
     }
 
     private string NameOf(ThingId thing) => new ThingNames(order).Describe(thing);
@@ -95,6 +111,8 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
             && act.Do is not (Verb.Run or Verb.Measure or Verb.Look or Verb.Note or Verb.PowerOff)
         )
             Put(new(Verb.PowerOff, ThingId.Power));
+        if (act.Do == Verb.TurnOver)
+            _packets[act.Thing.Owner] = Packets.Of(scene, State, act.Thing.Owner);
         _acts.Add(act);
         if (scene.Find(act.Thing) is not null)
             State = BenchWalk.Apply(scene, State, act);
@@ -104,7 +122,7 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
     public void Turn(string board, Face face)
     {
         if (!State.Up.TryGetValue(board, out var up))
-            State = State with { Up = State.Up.SetItem(board, face) };
+            State = Packets.Lay(scene, State, board, face);
         else if (up != face)
         {
             var falling = Needs.Loose(scene, State, board);

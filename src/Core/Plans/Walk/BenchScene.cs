@@ -62,7 +62,10 @@ public static class BenchScene
     private static List<SceneThing> Stock(WorkOrder order, IReadOnlyList<Ribbon> plugged) =>
         [
             new(ThingId.Power, Condition.PowerOff),
-            .. order.Pieces.Select(p => new SceneThing(Id.Board(p.Key), Condition.On)),
+            .. order.Pieces.Select(p => new SceneThing(Id.Board(p.Key), Condition.On)
+            {
+                Flipped = order.Card is null || order.Pieces.Count < 2 ? null : p.Pose?.Flipped ?? false,
+            }),
             .. TeardownStation.Pieces(order).SelectMany(p => Stock(order, p, plugged)),
             .. order.Ribbons.Select(Ribbon),
         ];

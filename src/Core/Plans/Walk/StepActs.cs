@@ -332,7 +332,13 @@ internal sealed class StepActs(WorkOrder order, MatchResult match, PadsResult pa
             Peel(pad);
         var board = act.Thing.Kind == ThingKind.Board ? act.Thing : act.To!.Value;
         if (plates.Count > 0)
-            Turn(board.Owner, up ?? (act.Thing.Kind == ThingKind.Board ? Other(plates[0].Face) : plates[0].Face));
+        {
+            var face = up ?? (act.Thing.Kind == ThingKind.Board ? Other(plates[0].Face) : plates[0].Face);
+            // a board that is on the block already has to lie below
+            foreach (var other in Packets.Against(scene, State, plates[0].Id.Owner, board.Owner, face).ToList())
+                Turn(other, Packets.FaceOf(scene, board.Owner, face, other));
+            Turn(board.Owner, face);
+        }
         Put(act);
     }
 

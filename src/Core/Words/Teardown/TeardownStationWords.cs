@@ -28,6 +28,8 @@ internal static class TeardownStationWords
     public static Message SwitchOffUnplugThenPressSwitch =>
         $"Switch off, unplug, then press the power switch to discharge the board";
 
+    public static Message BoardComesOffFirst(string boards) => $"Lift board {boards} off first; pads may hold it too.";
+
     public static Message StaysPlugged(string ribbon, double apartMm) =>
         $"The {ribbon} stays plugged. Open the boards over its edge like a book and lay them side by side, at most {Math.Floor(apartMm):0} mm apart.";
 

@@ -21,6 +21,8 @@ internal static class RibbonsBetweenWords
     public static Message ItStayedPlugged(string board, string otherBoard) =>
         $"It stayed plugged between board {board} and board {otherBoard}. Close them over its edge, as they were opened.";
 
+    public static Message PullAtEachPlugMovesNothing => $"A gentle pull at each plug moves nothing.";
+
     public static Message RibbonInPlace => $"Ribbon in place";
 
     public static Message RibbonPlugged => $"Ribbon plugged";
