@@ -291,18 +291,12 @@ internal sealed class BackSteps(
     private void Together(BoardTeardown board)
     {
         var piece = TeardownStation.Pieces(order).First(p => p.Key == board.Board);
-        foreach (var r in board.Plan.Restore)
+        List<RestoreStep> left = [.. board.Plan.Restore];
+        while (left.Count > 0)
         {
-            var owner = TeardownStation.BoardOf(order, piece, r.Target);
-            var (verb, thing) = r.Action switch
-            {
-                RestoreAction.Fasten => (Verb.Fasten, Id.Screws(owner, r.Target)),
-                RestoreAction.Plug => (
-                    Verb.Plug,
-                    Id.Plugged(order, piece.Board.Assembly!.Leads.First(l => l.Id == r.Target), owner)
-                ),
-                _ => (Verb.BringBack, Id.Piece(owner, r.Target)),
-            };
+            var r = Falls(Act(left[0])) ? left.Find(x => Holds(Act(x))) ?? left[0] : left[0];
+            left.Remove(r);
+            var (verb, thing) = Act(r);
             if (gone.Contains(thing) || State.Is(thing, Condition.On, Condition.Home, Condition.Plugged))
                 continue;
             var own = contacts.Where(c => c.Piece == thing).ToList();
@@ -320,7 +314,35 @@ internal sealed class BackSteps(
             ];
             Write(BackWords.Back(order, piece, board.Plan, r), acts);
         }
+
+        (Verb Verb, ThingId Thing) Act(RestoreStep r)
+        {
+            var owner = TeardownStation.BoardOf(order, piece, r.Target);
+            return r.Action switch
+            {
+                RestoreAction.Fasten => (Verb.Fasten, Id.Screws(owner, r.Target)),
+                RestoreAction.Plug => (
+                    Verb.Plug,
+                    Id.Plugged(order, piece.Board.Assembly!.Leads.First(l => l.Id == r.Target), owner)
+                ),
+                _ => (Verb.BringBack, Id.Piece(owner, r.Target)),
+            };
+        }
     }
+
+    /// <summary>Whether a board has to be turned for it while more lies loose on it than a person holds.</summary>
+    private bool Falls((Verb Verb, ThingId Thing) act) =>
+        scene.Find(act.Thing) is { Board: { } board, Reach: Reach.Open } thing
+        && State.Up.TryGetValue(board, out var up)
+        && up != thing.Face
+        && Needs.Loose(scene, State, board).Count > BenchState.Hands;
+
+    /// <summary>Screws that can go back in at once, so that what they hold does not fall.</summary>
+    private bool Holds((Verb Verb, ThingId Thing) act) =>
+        act.Verb == Verb.Fasten
+        && !gone.Contains(act.Thing)
+        && !State.Is(act.Thing, Condition.Home)
+        && Needs.FirstUnmet(scene, State, new(act.Verb, act.Thing)) is null;
 
     /// <summary>New pads and paste under a stock piece, right before it is set back.</summary>
     private void Between(StockContact contact, RestoreStep r, Workpiece piece)
