@@ -4,6 +4,7 @@ using FaithfulBracket.Formats.Json;
 using FaithfulBracket.Instruments;
 using FaithfulBracket.Server;
 using FaithfulBracket.Server.Demo;
+using FaithfulBracket.Server.Events;
 using FaithfulBracket.Server.Http;
 using FaithfulBracket.Server.Lan;
 using FaithfulBracket.Server.Shop;
@@ -129,6 +130,9 @@ builder
     .AddSingleton<StreamLimits>()
     .AddSingleton<ShopChanges>()
     .AddHostedService(s => s.GetRequiredService<ShopChanges>())
+    .AddSingleton<ShopEvents>()
+    .AddSingleton<EventFinder>()
+    .AddHostedService<EventSender>()
     .AddSingleton<RequestTracker>()
     .AddSingleton<Warmup>();
 builder
@@ -225,6 +229,7 @@ LeakEndpoints.Map(app);
 CareEndpoints.Map(app);
 SettingEndpoints.Map(app);
 ShopCardEndpoints.Map(app);
+EventEndpoints.Map(app);
 SeatEndpoints.Map(app);
 SheetEndpoints.Map(app);
 NewerEndpoints.Map(app);

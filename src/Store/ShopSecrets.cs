@@ -26,6 +26,17 @@ public sealed class ShopSecrets(ShopDatabase database)
         );
     }
 
+    /// <summary>Another key in its place: what was signed with the old one can no longer be checked.</summary>
+    public void Renew(string name, int bytes) =>
+        database.Change(
+            (c, t) =>
+                c.Execute(
+                    "insert into shop_secret (name, value) values (@name, @value) on conflict (name) do update set value = @value",
+                    new { name, value = RandomNumberGenerator.GetBytes(bytes) },
+                    t
+                )
+        );
+
     private static byte[]? Find(
         Microsoft.Data.Sqlite.SqliteConnection c,
         System.Data.Common.DbTransaction? t,

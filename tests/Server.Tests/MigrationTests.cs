@@ -26,6 +26,7 @@ public class MigrationTests
     [InlineData("shop-0012", false)]
     [InlineData("shop-0013", false)]
     [InlineData("shop-0014", false)]
+    [InlineData("shop-0016", false)]
     public async Task Every_sign_off_reading_and_document_of_an_old_database_is_there_and_work_goes_on(
         string name,
         bool tiedLater = true
@@ -103,6 +104,34 @@ public class MigrationTests
         );
         // documents begin at their first version
         Assert.Equal("\"1\"", (await server.Http.GetAsync("/api/boards/tern-460-r2")).Headers.ETag!.Tag);
+    }
+
+    [Fact]
+    public async Task What_was_signed_by_its_words_alone_stands_and_new_signatures_keep_code_and_quantities()
+    {
+        using var server = new ServerProcess(await UnpackAsync("shop-0016"), demo: false);
+        var id = (await server.GetAsync("/api/bench"))
+            .GetProperty("jobs")
+            .EnumerateArray()
+            .Single(j => j.GetProperty("title").GetString() == "In other words")
+            .GetProperty("id")
+            .GetInt64();
+        var steps = (await server.JobAsync(id)).GetProperty("steps").EnumerateArray().ToList();
+        // everything up to the proof, pads, paste and every pass among it
+        Assert.True(steps.Count(s => s.GetProperty("signed").GetBoolean()) > 40);
+        Assert.Contains(steps, s => s.GetProperty("stepId").GetString() == "paste.U1");
+        Assert.DoesNotContain(steps, s => s.GetProperty("lookAgain").GetBoolean());
+        Assert.Equal(HttpStatusCode.OK, (await server.SignAsync(id, "prove.edges")).StatusCode);
+        var stated = (await server.JobAsync(id))
+            .GetProperty("history")
+            .EnumerateArray()
+            .Select(h => h.GetProperty("signed"))
+            .Where(s => s.TryGetProperty("stated", out _))
+            .ToList();
+        Assert.Matches(
+            @"^[A-Z]\w+\.[A-Z]\w+$",
+            Assert.Single(stated).GetProperty("stated").EnumerateArray().First().GetString()
+        );
     }
 
     internal static async Task<string> UnpackAsync(string name, string? into = null)

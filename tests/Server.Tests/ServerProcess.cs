@@ -18,6 +18,7 @@ public sealed class ServerProcess : IDisposable
         _firstLook;
 
     private readonly string? _zone;
+    private readonly string[] _more;
 
     /// <summary>Where tablets ask; null while the network is not served.</summary>
     public Uri? Lan { get; private set; }
@@ -27,6 +28,7 @@ public sealed class ServerProcess : IDisposable
     /// Whether it calculates its first pages before it says where it is, as it does for everybody.
     /// </param>
     /// <param name="zone">The workshop's time zone; the machine's when null.</param>
+    /// <param name="more">Further words of its command line.</param>
     /// <param name="lan">Whether the shop's network is served too, over HTTPS on a free port.</param>
     public ServerProcess(
         string? data = null,
@@ -35,9 +37,11 @@ public sealed class ServerProcess : IDisposable
         bool readOnly = false,
         bool lan = false,
         bool firstLook = false,
-        string? zone = null
+        string? zone = null,
+        params string[] more
     )
     {
+        _more = more;
         (_lan, _firstLook, _zone) = (lan, firstLook, zone);
         (_mostMb, _ownData, _readOnly) = (mostMb, data is null, readOnly);
         Data = data ?? Directory.CreateTempSubdirectory("fb-").FullName;
@@ -136,6 +140,8 @@ public sealed class ServerProcess : IDisposable
         foreach (
             var a in (string[])[Dll, "--urls", "http://127.0.0.1:0", "--data", Data, "--first-look", $"{_firstLook}"]
         )
+            start.ArgumentList.Add(a);
+        foreach (var a in _more)
             start.ArgumentList.Add(a);
         if (_mostMb is { } mb)
         {

@@ -1,4 +1,6 @@
 import { readFileSync } from 'node:fs'
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
 import { expect, test } from '@playwright/test'
 import { Server } from './server'
 
@@ -107,4 +109,41 @@ test('figures are written with a comma and inches beside, on every page at once 
   await write('decimal mark of figures', 'point')
   await page.goto(job)
   await expect(ledger).toContainText('0.017 in')
+})
+
+test('another tool of the shop is told what happens, and the settings say how that went', async ({ page }) => {
+  const told: string[] = []
+  const tool = createServer((asked, answer) => {
+    let body = ''
+    asked.on('data', (d) => {
+      body += String(d)
+    })
+    asked.on('end', () => {
+      told.push(JSON.parse(body).type)
+      answer.writeHead(204).end()
+    })
+  })
+  await new Promise<void>((ready) => tool.listen(0, '127.0.0.1', ready))
+  await page.goto(`${server.address}/settings`)
+  const events = page.getByRole('region', { name: 'Events', exact: true })
+  await expect(events).toContainText('Off')
+  await events.getByLabel('Address').fill(`http://127.0.0.1:${(tool.address() as AddressInfo).port}/bench`)
+  await events.getByLabel('Inventory low').uncheck()
+  await events.getByRole('button', { name: 'Turn on' }).click()
+  await expect(events.locator('[data-events=on]')).toBeVisible()
+  await events.getByRole('button', { name: 'Send a test' }).click()
+  const sent = events.locator('[data-event=test]')
+  await expect(sent).toContainText('answered 204', { timeout: 30_000 })
+  expect(told).toContain('test')
+  expect(told).not.toContain('inventory.low')
+  // the key is shown when it is asked for, and another one is made
+  const key = events.locator('code')
+  await events.getByRole('button', { name: 'Show' }).click()
+  const first = await key.textContent()
+  expect(first).toHaveLength(44)
+  await events.getByRole('button', { name: 'Make a new key' }).click()
+  await expect(key).not.toHaveText(first!)
+  await events.getByRole('button', { name: 'Turn off' }).click()
+  await expect(events.locator('[data-events=off]')).toBeVisible()
+  tool.close()
 })

@@ -5913,6 +5913,171 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["EventsView"];
+                    };
+                };
+            };
+        };
+        put: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewEventTarget"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["EventsView"];
+                    };
+                };
+            };
+        };
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings/events/test": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["EventsView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings/events/secret": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["EventsView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings/events/{eventId}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    eventId: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["EventsView"];
+                    };
+                };
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/jobs/{id}/seat-blocks": {
         parameters: {
             query?: never;
@@ -10322,6 +10487,14 @@ export interface components {
             made: string[];
             checked: components["schemas"]["Checked"];
         };
+        EventsView: {
+            address?: null | string;
+            open: boolean;
+            kinds: string[];
+            choices: string[];
+            secret: string;
+            events: components["schemas"]["ShopEventRow"][];
+        };
         /** @enum {unknown} */
         EvidenceGrade: "A" | "B" | "C" | "D" | "E";
         ExpectAnswer: {
@@ -11529,6 +11702,12 @@ export interface components {
             log?: null | number;
             title?: null | string;
             client?: null | string;
+        };
+        NewEventTarget: {
+            address: string;
+            open: boolean;
+            kinds: string[];
+            by: string;
         };
         NewJob: {
             title: string;
@@ -12856,6 +13035,18 @@ export interface components {
             hasMark: boolean;
             by?: null | string;
             at?: null | string;
+        };
+        ShopEventRow: {
+            /** Format: int64 */
+            id: number;
+            kind: string;
+            what?: null | string;
+            at: string;
+            /** Format: int64 */
+            tries: number;
+            nextAt?: null | string;
+            deliveredAt?: null | string;
+            answer?: null | string;
         };
         ShopMedian: {
             paste?: null | string;

@@ -8,6 +8,7 @@ import { ErrorNotice, Loading } from '../ui/Notice'
 import { BackupSection } from './BackupSection'
 import { Consequences, sent, type Values } from './Consequences'
 import { DevicesSection } from './DevicesSection'
+import { EventsSection } from './EventsSection'
 import { ShopSection } from './ShopSection'
 import { SignersSection } from './SignersSection'
 
@@ -99,6 +100,7 @@ export function SettingsPage() {
           <ShopSection />
           <SignersSection />
           <DevicesSection />
+          <EventsSection />
           <BackupSection />
         </>
       )}

@@ -64,22 +64,22 @@ internal static class Packets
     public static BenchState Opened(Scene scene, BenchState state, SceneThing piece)
     {
         var boards = BoardsOf(scene, piece).ToHashSet();
-        var tied = boards.Count > 1
-            ? scene
-                .Things.Where(t => t.Id.Kind == ThingKind.Ribbon && state.Is(t.Id, Condition.Plugged))
-                .Select(r => r.Holds.Where(h => h.Kind == ThingKind.Board).Select(h => h.Owner).ToList())
-                .Where(r => r.Count > 1 && r.TrueForAll(boards.Contains))
-                .SelectMany(r => r)
-                .Distinct()
-            : [];
+        var tied =
+            boards.Count > 1
+                ? scene
+                    .Things.Where(t => t.Id.Kind == ThingKind.Ribbon && state.Is(t.Id, Condition.Plugged))
+                    .Select(r => r.Holds.Where(h => h.Kind == ThingKind.Board).Select(h => h.Owner).ToList())
+                    .Where(r => r.Count > 1 && r.TrueForAll(boards.Contains))
+                    .SelectMany(r => r)
+                    .Distinct()
+                : [];
         return state with { Up = state.Up.SetItems(tied.Select(b => KeyValuePair.Create(b, Face.Front))) };
     }
 
     private static IEnumerable<string> BoardsOf(Scene scene, SceneThing piece) =>
         scene.ScrewsOf(piece.Id).Select(s => s.Board).OfType<string>().Distinct();
 
-    private static bool? IsFlipped(Scene scene, string board) =>
-        scene.Find(new(ThingKind.Board, board))?.Flipped;
+    private static bool? IsFlipped(Scene scene, string board) => scene.Find(new(ThingKind.Board, board))?.Flipped;
 
     /// <summary>The boards that each piece or block in its place joins.</summary>
     private static IEnumerable<IReadOnlyList<string>> Joints(Scene scene, BenchState state) =>

@@ -39,6 +39,10 @@ public sealed record ScrewStock(string Id, string Thread, double LengthMm, int C
 /// <summary>A tool by name; drivers by their tip, such as T6 or PH1.</summary>
 public sealed record Tool(string Id, string Name);
 
+/// <summary>Something of which less is left than the shop wants to have.</summary>
+/// <param name="Unit">Empty where it is counted.</param>
+public sealed record LowStock(string Id, string Name, double Left, double LowAt, string Unit);
+
 /// <param name="LowAt">Less than this runs short.</param>
 /// <param name="WaitS">How long it has to work before wiping, s.</param>
 public sealed record Consumable(string Id, string Name, double Amount, string Unit, double LowAt, int? WaitS);
@@ -58,16 +62,20 @@ public sealed record Drawer
     /// <summary>A tube with less than this runs short, g.</summary>
     public const double LowTubeG = 1;
 
-    /// <summary>What runs short, in words.</summary>
-    public IReadOnlyList<string> RunsShort() =>
+    /// <summary>What runs short.</summary>
+    public IReadOnlyList<LowStock> Low() =>
         [
             .. Consumables
                 .Where(c => c.Amount < c.LowAt)
-                .Select(c => FormattableString.Invariant($"{c.Name}: {c.Amount:0.##} {c.Unit}")),
+                .Select(c => new LowStock(c.Id, c.Name, c.Amount, c.LowAt, c.Unit)),
             .. Pastes
                 .Where(p => p.GramsLeft < LowTubeG)
-                .Select(p => FormattableString.Invariant($"{p.Material.Id ?? p.Id}: {p.GramsLeft:0.0} g")),
+                .Select(p => new LowStock(p.Id, p.Material.Id ?? p.Id, Math.Round(p.GramsLeft, 1), LowTubeG, "g")),
         ];
+
+    /// <summary>What runs short, in words.</summary>
+    public IReadOnlyList<string> RunsShort() =>
+        [.. Low().Select(l => FormattableString.Invariant($"{l.Name}: {l.Left:0.##} {l.Unit}"))];
 
     /// <summary>Every pad material by its id.</summary>
     public IReadOnlyDictionary<string, PadMaterial> MaterialById() =>

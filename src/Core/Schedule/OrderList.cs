@@ -55,13 +55,8 @@ public static class OrderList
     /// <summary>What the drawer runs short of, whatever is planned.</summary>
     private static IEnumerable<OrderLine> Low(Drawer drawer, DateTime now) =>
         drawer
-            .Consumables.Where(c => c.Amount < c.LowAt)
-            .Select(c => (c.Name, c.Unit, Need: c.LowAt, Stock: c.Amount))
-            .Concat(
-                drawer
-                    .Pastes.Where(p => p.GramsLeft < Drawer.LowTubeG)
-                    .Select(p => (Name: p.Material.Id ?? p.Id, Unit: "g", Need: Drawer.LowTubeG, Stock: p.GramsLeft))
-            )
+            .Low()
+            .Select(l => (l.Name, l.Unit, Need: l.LowAt, Stock: l.Left))
             .Select(x => new OrderLine(
                 "low",
                 x.Name,

@@ -39,7 +39,9 @@ internal static class CardSides
                 ],
                 Restore =
                 [
-                    .. plan.Restore.Select(s => IsFlipped(order, piece, s.Target) ? s with { Face = Other(s.Face) } : s),
+                    .. plan.Restore.Select(s =>
+                        IsFlipped(order, piece, s.Target) ? s with { Face = Other(s.Face) } : s
+                    ),
                 ],
             };
 

@@ -55,13 +55,8 @@ public sealed class TeardownStation : IStation<TeardownResult>
                 CardSides.ToFaces(order, piece, TeardownPlanner.Plan(board, by, loosening, cancel));
             var stays = piece.Board.Assembly!.Leads.Select(l => l.Id).Except(board.Assembly!.Leads.Select(l => l.Id));
             var own = piece.Key == order.First.Key ? chosen?.Except(stays).ToList() : null;
-            if (
-                troubles.Try(order.ScopeOf(piece), () => Planned(own)) is
-                { } plan
-            )
-                boards.Add(
-                    new(piece.Key, plan, own is null ? null : Planned(null))
-                );
+            if (troubles.Try(order.ScopeOf(piece), () => Planned(own)) is { } plan)
+                boards.Add(new(piece.Key, plan, own is null ? null : Planned(null)));
         }
         if (boards.Count == 0)
             return new([], new(Station.Teardown, $"no assembly described", true, []), troubles.List);
@@ -139,9 +134,10 @@ public sealed class TeardownStation : IStation<TeardownResult>
             ? step
             : step with
             {
-                Detail = Message.Join(
-                    [step.Detail ?? Message.Empty, TeardownStationWords.BoardComesOffFirst(string.Join(" and ", others))]
-                ),
+                Detail = Message.Join([
+                    step.Detail ?? Message.Empty,
+                    TeardownStationWords.BoardComesOffFirst(string.Join(" and ", others)),
+                ]),
             };
     }
 

@@ -36,6 +36,8 @@ internal static class ResponseText
         [typeof(AsFoundPad)] = ["note"],
         [typeof(JobLogRow)] = ["name"],
         [typeof(CorrectionRow)] = ["before", "after", "why"],
+        [typeof(EventsView)] = ["address", "secret"],
+        [typeof(ShopEventRow)] = ["kind", "what", "answer"],
         [typeof(FoundJob)] = ["title", "client", "snippet"],
     };
 

@@ -63,9 +63,7 @@ internal sealed class ActWriter(WorkOrder order, Scene scene, BenchState start)
         if (turned.Count == 0)
             return off;
         var held = _acts.TakeWhile(a => a.Do == Verb.Hold).Select(a => NameOf(a.Thing)).ToList();
-        var over = turned
-            .Select(Turned)
-            .Aggregate(StepSentences.FirstThen);
+        var over = turned.Select(Turned).Aggregate(StepSentences.FirstThen);
         if (held.Count > 0)
             over = ActWriterWords.HoldNoScrewHolds(over, string.Join(" and the ", held));
         return off is null ? over : StepSentences.FirstThen(off, over);
