@@ -11078,11 +11078,14 @@ export interface components {
             lengthMm: number;
             /** Format: double */
             tolMm: number;
+            kind: null | components["schemas"]["JoinKind"];
         };
         JoinEnd: {
             block: string;
             port: string;
         };
+        /** @enum {unknown} */
+        JoinKind: "rigid" | "sliding" | "sealing";
         JsonElement: unknown;
         KeepOut: {
             outline: components["schemas"]["Polygon"];
@@ -12360,6 +12363,7 @@ export interface components {
             name: string;
             face: components["schemas"]["Face"];
             returns: boolean;
+            carries?: null | string[];
             stays: boolean;
             board?: null | string;
         };

@@ -99,7 +99,27 @@ public sealed record StockPlate(string Piece, string Name, IReadOnlyList<string>
 
 /// <summary>A bridging fitting: as long as its two ports lie apart. Lengths mm.</summary>
 /// <param name="Port">Of this block.</param>
-public sealed record Join(string Id, string Port, JoinEnd To, double LengthMm, double TolMm);
+public sealed record Join(string Id, string Port, JoinEnd To, double LengthMm, double TolMm)
+{
+    /// <summary>When it joins its blocks; null is <see cref="JoinKind.Rigid"/>.</summary>
+    public JoinKind? Kind { get; init; }
+}
+
+/// <summary>When a bridging fitting joins its two blocks.</summary>
+public enum JoinKind
+{
+    /// <summary>In the hand, before both are lowered as one.</summary>
+    Rigid,
+
+    /// <summary>It slides into both ports once both blocks are home.</summary>
+    Sliding,
+
+    /// <summary>
+    /// It stands on the first block, which is home, before the second is lowered onto it; its seal is tightened with the screws
+    /// of the second.
+    /// </summary>
+    Sealing,
+}
 
 /// <param name="Block">Id of the other block's document, or its key in the order.</param>
 public sealed record JoinEnd(string Block, string Port);

@@ -25,6 +25,12 @@ public sealed record Piece(string Id, string Name, Face Face)
     /// <summary>Fitted again after the block.</summary>
     public bool Returns { get; init; }
 
+    /// <summary>
+    /// Blocks that sit on it, by the id of their document or their key in the order: it is fitted again before them. Null where
+    /// none does.
+    /// </summary>
+    public IReadOnlyList<string>? Carries { get; init; }
+
     /// <summary>Never comes off.</summary>
     public bool Stays { get; init; }
 

@@ -20,7 +20,7 @@ internal static class Bridging
     /// </summary>
     public static IReadOnlyList<Pair> With(WorkOrder order, MatchResult match, Pair pair)
     {
-        var joins = Joins(order).ToList();
+        var joins = Joins(order).Where(j => j.Join.Kind is null or JoinKind.Rigid).ToList();
         HashSet<string> found = [pair.Key];
         while (true)
         {
@@ -85,11 +85,59 @@ internal static class Bridging
         where other is not null
         select (pair, fitting, other);
 
-    /// <summary>Before the first of two joined blocks is lowered.</summary>
+    /// <summary>
+    /// Before a block is lowered: it is joined to the other in the hand, or the fitting that it comes down onto is set on the
+    /// other, which is home.
+    /// </summary>
     public static IEnumerable<WorkStep> Before(WorkOrder order, Pair pair) =>
         from j in Joins(order)
-        where FirstOf(order, j.From, j.To).Key == pair.Key
-        select new WorkStep
+        let first = FirstOf(order, j.From, j.To).Key == pair.Key
+        where
+            j.Join.Kind switch
+            {
+                JoinKind.Sliding => false,
+                JoinKind.Sealing => !first && (j.From.Key == pair.Key || j.To.Key == pair.Key),
+                _ => first,
+            }
+        select Fit(order, j);
+
+    /// <summary>After the second of two blocks is home: a fitting that slides into both.</summary>
+    public static IEnumerable<WorkStep> After(WorkOrder order, Pair pair) =>
+        from j in Joins(order)
+        where
+            j.Join.Kind == JoinKind.Sliding
+            && FirstOf(order, j.From, j.To).Key != pair.Key
+            && (j.From.Key == pair.Key || j.To.Key == pair.Key)
+        select Fit(order, j);
+
+    /// <summary>The steps of a block; where it came down onto a sealing fitting, the seal is turned with its screws.</summary>
+    public static IEnumerable<WorkStep> Sealed(WorkOrder order, Pair pair, IEnumerable<WorkStep> steps)
+    {
+        var seals = Joins(order)
+            .Where(j =>
+                j.Join.Kind == JoinKind.Sealing
+                && FirstOf(order, j.From, j.To).Key != pair.Key
+                && (j.From.Key == pair.Key || j.To.Key == pair.Key)
+            )
+            .Select(j => j.Join.Id)
+            .ToList();
+        return seals.Count == 0
+            ? steps
+            : steps.Select(s =>
+                s.Kind == StepKind.Turn
+                    ? s with
+                    {
+                        Detail = Message.Join([
+                            s.Detail ?? Message.Empty,
+                            BridgingWords.TurnSealWithScrews(string.Join(" and ", seals)),
+                        ]),
+                    }
+                    : s
+            );
+    }
+
+    private static WorkStep Fit(WorkOrder order, (Pair From, Join Join, Pair To) j) =>
+        new()
         {
             Id = new(Station.Mount, order.ScopeOf(j.From), $"join-{j.Join.Id}"),
             Kind = StepKind.Fit,
@@ -102,7 +150,12 @@ internal static class Bridging
                 j.Join.Port,
                 j.Join.To.Port
             ),
-            Detail = BridgingWords.InThisOrder(j.Join.Port, j.Join.LengthMm, j.Join.TolMm),
+            Detail = j.Join.Kind switch
+            {
+                JoinKind.Sliding => BridgingWords.SlideIntoBothPorts(j.Join.LengthMm, j.Join.TolMm),
+                JoinKind.Sealing => BridgingWords.StandOnTheBlockThatIsHome(j.Join.LengthMm, j.Join.TolMm),
+                _ => BridgingWords.InThisOrder(j.Join.Port, j.Join.LengthMm, j.Join.TolMm),
+            },
             Caution = BridgingWords.ORingThatRollsLeaksLater,
             Done = BridgingWords.JoinedBothRingsSeated,
             Facts =

@@ -28,11 +28,49 @@ public static class FittedAgain
             .Select(p => p.Piece)
             .ToHashSet();
 
-    public static IEnumerable<WorkStep> Steps(WorkOrder order, MatchResult match, TeardownResult teardown) =>
-        from board in teardown.Boards
-        let piece = TeardownStation.Pieces(order).First(p => p.Key == board.Board)
-        from act in Acts(order, match, board)
-        select Step(order, piece, board.Plan, act);
+    /// <summary>Stock pieces that a block sits on.</summary>
+    public static IEnumerable<(string Board, string Piece)> Under(WorkOrder order, Pair pair) =>
+        from piece in TeardownStation.Pieces(order)
+        from p in piece.Board.Assembly!.Pieces
+        where Carries(p, pair)
+        select (TeardownStation.BoardOf(order, piece, p.Id), p.Id);
+
+    private static bool Carries(Piece piece, Pair pair) =>
+        piece.Carries?.Any(b => b == pair.Block.Id || b == pair.Key) == true;
+
+    /// <summary>What a block sits on, and what holds it: before that block.</summary>
+    public static IEnumerable<WorkStep> Before(
+        WorkOrder order,
+        MatchResult match,
+        TeardownResult teardown,
+        Pair pair
+    ) => Steps(order, match, teardown, p => Carries(p, pair));
+
+    /// <summary>Everything else, once every block sits.</summary>
+    public static IEnumerable<WorkStep> Steps(WorkOrder order, MatchResult match, TeardownResult teardown)
+    {
+        var before = order.Pairs.SelectMany(p => Before(order, match, teardown, p)).Select(s => s.Id).ToHashSet();
+        return Steps(order, match, teardown, null).Where(s => !before.Contains(s.Id));
+    }
+
+    /// <param name="only">Pieces whose threads are meant; null for all.</param>
+    private static IEnumerable<WorkStep> Steps(
+        WorkOrder order,
+        MatchResult match,
+        TeardownResult teardown,
+        Func<Piece, bool>? only
+    )
+    {
+        foreach (var board in teardown.Boards)
+        {
+            var piece = TeardownStation.Pieces(order).First(p => p.Key == board.Board);
+            var acts = Acts(order, match, board);
+            var meant = piece.Board.Assembly!.Pieces.Where(p => only?.Invoke(p) == true).Select(p => p.Id).ToHashSet();
+            var threads = acts.Where(a => meant.Contains(a.Step.Target)).Select(a => a.Thread).ToHashSet();
+            foreach (var act in acts.Where(a => only is null || threads.Contains(a.Thread)))
+                yield return Step(order, piece, board.Plan, act);
+        }
+    }
 
     private static WorkStep Step(WorkOrder order, Workpiece piece, TeardownPlan plan, BackAct act)
     {

@@ -27,11 +27,16 @@ internal static class MountSteps
         {
             var pair = order.Pairs.First(p => p.Key == fit.Key);
             if (fit.On[0].Board == on.Board)
-                steps.AddRange(Bridging.Before(order, pair));
+                steps.AddRange([
+                    .. FittedAgain
+                        .Before(order, match, earlier.Get<TeardownResult>(), pair)
+                        .Where(s => !steps.Exists(x => x.Id == s.Id)),
+                    .. Bridging.Before(order, pair),
+                ]);
             var mount = mounts.First(m => m.Pair == fit.Key && m.Board == on.Board);
             var mounting = MountingChoice.Create(context, earlier, on, mount);
             turned ??= mounting.Turned.ToLowerInvariant();
-            List<WorkStep> done = [.. mounting.Steps()];
+            List<WorkStep> done = [.. Bridging.Sealed(order, pair, mounting.Steps())];
             var together = Bridging.With(order, match, pair);
             if (together.Count > 1)
             {
@@ -46,7 +51,7 @@ internal static class MountSteps
             }
             steps.AddRange(done);
             if (fit.On[^1].Board == on.Board && pair.Block.Carriers.Count == 0)
-                steps.AddRange(Finish(order, pair));
+                steps.AddRange([.. Bridging.After(order, pair), .. Finish(order, pair)]);
         }
         steps.AddRange(MemoryBridge.Steps(order, ways, pads.Pieces));
         steps.AddRange(order.Boxes.Where(p => p.Block.Carriers.Count > 0).SelectMany(p => Finish(order, p)));

@@ -22,6 +22,7 @@ public static class AssemblyReader
                 {
                     Returns = p.Flag("returns", false),
                     Stays = p.Flag("stays", false),
+                    Carries = p.Has("carries") ? p.Texts("carries") : null,
                     Board = p.OptionalText("board"),
                 }
             ),

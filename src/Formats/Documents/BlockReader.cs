@@ -182,7 +182,10 @@ public static class BlockReader
             end,
             o.Number("lengthMm", 0, 2000),
             o.Number("tolMm", 0, 100, otherwise: 0)
-        );
+        )
+        {
+            Kind = o.OptionalChoice<JoinKind>("kind"),
+        };
     }
 
     private static ColdPlate ColdPlate(ObjectReader o)

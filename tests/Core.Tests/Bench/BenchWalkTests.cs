@@ -1,4 +1,5 @@
 using FaithfulBracket.Core.Bench;
+using FaithfulBracket.Core.Blocks;
 using FaithfulBracket.Core.Boards;
 using FaithfulBracket.Core.Orders;
 using FaithfulBracket.Core.Plans;
@@ -345,5 +346,110 @@ public class BenchWalkTests
         var stacked = twin.Pieces[1] with { Pose = twin.Pieces[1].Pose! with { Flipped = false } };
         Assert.Null(RibbonStay.ApartMm(twin with { Pieces = [twin.First, stacked] }, twin.Ribbons[0]));
         Assert.DoesNotContain(Schools.For(Plain), s => s.Id == "ribbon");
+    }
+
+    [Theory]
+    // rigid: joined in the hand, then both come down as one; sealing: on the block that is home, under the other; sliding: last
+    [InlineData(null, "join-BR1 lower-joined")]
+    [InlineData(JoinKind.Sealing, "lower join-BR1 lower")]
+    [InlineData(JoinKind.Sliding, "lower lower join-BR1")]
+    public void A_bridging_fitting_joins_when_its_kind_says(JoinKind? kind, string order)
+    {
+        var span = Demo.Block("lathe-loch-span-a");
+        var bridged = new WorkOrder
+        {
+            Pieces = [new("A", Demo.Board("bora-b3-r1"))],
+            Pairs =
+            [
+                new("P", span with { Joins = [span.Joins[0] with { Kind = kind }] }),
+                new("Q", Demo.Block("lathe-loch-span-b")),
+            ],
+        };
+        var (scene, steps, plan) = Plan(bridged);
+        Assert.Null(Walk(scene, steps));
+        List<WorkStep> mount = [.. plan.Mount.Sheet.Steps];
+        Assert.Equal(
+            order,
+            string.Join(' ', mount.Select(s => s.Id.Target).Where(t => t.StartsWith("join-") || t.StartsWith("lower")))
+        );
+        // the seal is turned with the screws of the block that comes down onto it, and only with those
+        var turned = mount.Where(s => s.Detail?.ToString().Contains("seal of BR1", StringComparison.Ordinal) == true);
+        Assert.All(turned, s => Assert.Equal((StepKind.Turn, "Q"), (s.Kind, s.Pair)));
+        Assert.Equal(kind == JoinKind.Sealing, turned.Any());
+        var back = BackPlan.Create(bridged, plan, scene, [], [.. plan.Steps]);
+        Assert.Null(
+            BenchWalk.Run(back.Scene, back.Start, [.. back.Steps.Select(s => new WalkStep(s.Acts, s.Up))]).Contradiction
+        );
+    }
+
+    [Fact]
+    public void A_daughter_card_goes_back_before_the_block_that_sits_on_it_and_everything_else_after()
+    {
+        var bora = Demo.Board("bora-b3-r1");
+        WorkOrder With(IReadOnlyList<string>? carries) =>
+            new()
+            {
+                Pieces =
+                [
+                    new(
+                        "A",
+                        bora with
+                        {
+                            Assembly = bora.Assembly! with
+                            {
+                                Pieces =
+                                [
+                                    .. bora.Assembly.Pieces.Select(p =>
+                                        p.Id == "daughter" ? p with { Carries = carries } : p
+                                    ),
+                                ],
+                            },
+                        }
+                    ),
+                ],
+                Pairs =
+                [
+                    new("P", Demo.Block("lathe-loch-span-a")),
+                    new("Q", Demo.Block("lathe-loch-span-b")),
+                    new("R", Demo.Block("copperwell-rung-68")),
+                ],
+            };
+        foreach (
+            var carries in (string[]?[])
+                [
+                    ["R"],
+                    ["copperwell-rung-68"],
+                ]
+        )
+        {
+            var (scene, steps, plan) = Plan(With(carries));
+            Assert.Null(Walk(scene, steps));
+            var targets = plan.Mount.Sheet.Steps.Select(s => $"{s.Pair} {s.Id.Target}").ToList();
+            Assert.InRange(
+                targets.IndexOf(" again-daughter"),
+                targets.IndexOf("P lower-joined") + 1,
+                targets.IndexOf("R lower") - 1
+            );
+            Assert.Single(targets, t => t == " again-daughter");
+            // without it the block has nothing to sit on
+            var without = steps.Where((_, i) => plan.Steps.ElementAt(i).Id.Target != "again-daughter").ToList();
+            Assert.Equal(NeedCode.Order, Walk(scene, without)!.Unmet.Code);
+        }
+        var after = Plan(With(null)).Plan.Mount.Sheet.Steps.Select(s => $"{s.Pair} {s.Id.Target}").ToList();
+        Assert.True(after.IndexOf(" again-daughter") > after.IndexOf("R lower"));
+    }
+
+    [Theory]
+    [InlineData(3, true)]
+    [InlineData(300, false)]
+    public void What_stands_taller_than_the_block_overhangs_its_support(double heightMm, bool told)
+    {
+        var block = Demo.Block("brineworks-full-460") with { HeightMm = heightMm };
+        var order = WorkOrder.Plain(Demo.Board("tern-460-r2"), block);
+        foreach (var (moves, overhangs) in (ValueTuple<string, bool>[])[("board", told), ("block", false)])
+        {
+            var lower = Plan(order, ("who-moves", moves)).Plan.Mount.Sheet.Steps.First(s => s.Kind == StepKind.Lower);
+            Assert.Equal(overhangs, lower.Detail!.ToString().Contains("overhang", StringComparison.Ordinal));
+        }
     }
 }

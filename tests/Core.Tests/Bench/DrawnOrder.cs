@@ -193,16 +193,28 @@ internal sealed class DrawnOrder
     /// <summary>Two chips under blocks that a fitting joins, and the rows of power stages beside them or not.</summary>
     private WorkOrder Bridged()
     {
-        var from = Blocks.First(b => b.Joins.Count > 0);
-        var to = Blocks.First(b => b.Id == from.Joins[0].To.Block);
+        var span = Blocks.First(b => b.Joins.Count > 0);
+        var to = Blocks.First(b => b.Id == span.Joins[0].To.Block);
         var board = Boards.First(b =>
-            b.Parts.Any(p => p.Id == from.Plates[0].Lands[0].Part)
+            b.Parts.Any(p => p.Id == span.Plates[0].Lands[0].Part)
             && b.Kind == BoardKind.Mainboard
-            && from.DeclaredFor.Any(d => d.BoardCode == b.BoardCode)
+            && span.DeclaredFor.Any(d => d.BoardCode == b.BoardCode)
         );
-        List<Pair> pairs = [new("P", from), new("Q", to)];
+        span = span with
+        {
+            Joins = [span.Joins[0] with { Kind = One<JoinKind?>([null, .. Enum.GetValues<JoinKind>()]) }],
+        };
+        List<Pair> pairs = [new("P", span), new("Q", to)];
         if (Heads())
             pairs.Reverse();
+        if (Heads() && board.Assembly is { } stock)
+            board = board with
+            {
+                Assembly = stock with
+                {
+                    Pieces = [.. stock.Pieces.Select(p => p.Returns ? p with { Carries = ["R0", to.Id] } : p)],
+                },
+            };
         if (Heads())
             pairs.AddRange(
                 Blocks

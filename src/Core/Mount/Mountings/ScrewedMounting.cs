@@ -109,6 +109,31 @@ internal partial class ScrewedMounting : IMounting
     private int OuterFilms(Func<Face, bool> on) =>
         PadSteps.OuterLast(_pair, _ways) ? _pads.Where(g => on(g.Key)).Sum(g => g.Count()) : 0;
 
+    /// <summary>
+    /// What stands taller than the block, where the board comes down onto it: it lies beside the support, or the block would
+    /// not lie flat.
+    /// </summary>
+    private Message Overhanging()
+    {
+        if (!FromBack || _pair.Block.HeightMm is not { } height)
+            return Message.Empty;
+        var tall = _on
+            .Laid.Board.Parts.Where(p => p.Face == Face.Front && p.HeightMm > height)
+            .OrderByDescending(p => p.HeightMm)
+            .Take(MaxTall)
+            .Select(p => p.Id)
+            .ToList();
+        return tall.Count == 0
+            ? Message.Empty
+            : ScrewedMountingWords.LetTallPartsOverhang(
+                string.Join(" and ", tall),
+                tall.Count == 1 ? "stands" : "stand"
+            );
+    }
+
+    /// <summary>So many tall parts are named.</summary>
+    private const int MaxTall = 3;
+
     private WorkStep Lower()
     {
         var faces = _on.Laid.Block.Plates.Select(p => p.Face).ToHashSet();
@@ -127,7 +152,8 @@ internal partial class ScrewedMounting : IMounting
                 : ScrewedMountingWords.LowerOnto(_order.Name(_pair), TheBoard),
             Detail =
                 (films > 0 ? BridgingWords.PeelOuterFilmOff(HowMany.All(films, "pad")) : Message.Empty)
-                + ScrewedMountingWords.LineUpBeforeContact,
+                + ScrewedMountingWords.LineUpBeforeContact
+                + Overhanging(),
             Caution =
                 _ways.Pressing == Pressing.Light
                     ? ScrewedMountingWords.PressLightlyOverDieOnlyNever

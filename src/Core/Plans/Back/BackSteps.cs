@@ -222,7 +222,10 @@ internal sealed class BackSteps(
         ThingId block = new(ThingKind.Block, pair.Key);
         if (kept.Contains(block) || !_loosened.Add((pair.Key, last.Board)))
             return;
-        var blocks = Bridging.With(order, plan.Match, pair);
+        // what a fitting still joins comes off as one
+        var joined = scene.JoinedTo(State, block).Select(b => b.Owner).ToHashSet();
+        joined.UnionWith(Bridging.With(order, plan.Match, pair).Select(p => p.Key));
+        List<Pair> blocks = [.. order.Pairs.Where(p => joined.Contains(p.Key) || p.Key == pair.Key)];
         var together = blocks.Select(p => p.Key).ToHashSet();
         _loosened.UnionWith(together.Select(key => (key, last.Board)));
         var own = done.Where(s => s.Pair is { } key && together.Contains(key) && s.Board == last.Board)

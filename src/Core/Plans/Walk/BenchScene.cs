@@ -247,7 +247,7 @@ public static class BenchScene
         foreach (var at in on)
         foreach (var plate in at.Laid.Block.Plates)
         foreach (var thing in Plate(pair, plate, at, pads))
-            yield return thing;
+            yield return thing.Id.Kind == ThingKind.Plate ? OnPieces(order, pair, thing) : thing;
         foreach (var half in block.Halves)
             yield return new(new(ThingKind.Half, pair.Key, half.Id), Condition.InBox)
             {
@@ -276,6 +276,13 @@ public static class BenchScene
                     Holds = [id, new(ThingKind.Block, other.Key)],
                 };
     }
+
+    /// <summary>A block that sits on stock pieces comes down once they are there.</summary>
+    private static SceneThing OnPieces(WorkOrder order, Pair pair, SceneThing plate) =>
+        plate with
+        {
+            On = [.. plate.On, .. FittedAgain.Under(order, pair).Select(p => Id.Piece(p.Board, p.Piece))],
+        };
 
     private static IEnumerable<SceneThing> Plate(Pair pair, Plate plate, BoardFit at, PadsResult pads)
     {

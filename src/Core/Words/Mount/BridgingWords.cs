@@ -24,6 +24,17 @@ internal static class BridgingWords
         $"In this order: spacer on the fitting, first O-ring in its groove, into port {port}; second O-ring, then "
         + $"the other block onto it by hand, both lying flat. {lengthMm:0.0} mm from port to port, ±{tolMm:0.0} mm.";
 
+    public static Message SlideIntoBothPorts(double lengthMm, double tolMm) =>
+        $"Both blocks are home. Fit an O-ring into each groove of the fitting, push it all the way into one port, then draw "
+        + $"it back into the other until both rings are out of sight. {lengthMm:0.0} mm from port to port, ±{tolMm:0.0} mm.";
+
+    public static Message StandOnTheBlockThatIsHome(double lengthMm, double tolMm) =>
+        $"In this order: spacer on the fitting, first O-ring in its groove, the fitting on the block that is home; second "
+        + $"O-ring, then the seal, loose. The other block comes down onto it. {lengthMm:0.0} mm from port to port, ±{tolMm:0.0} mm.";
+
+    public static Message TurnSealWithScrews(string fittings) =>
+        $"Turn the seal of {fittings} with them, little by little, alternately.";
+
     public static Message ORingThatRollsLeaksLater =>
         $"An O-ring that rolls leaks later: wet it, push straight, look all round.";
 

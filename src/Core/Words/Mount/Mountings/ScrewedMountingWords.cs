@@ -11,6 +11,10 @@ internal static class ScrewedMountingWords
     public static Message LowerOntoHolesVisible(string theBoard, string pair) =>
         $"Lower {theBoard} onto {pair}, holes visible from above";
 
+    public static Message LetTallPartsOverhang(string parts, string stand) =>
+        $" {parts} {stand} taller than the block: let the board overhang the edge of the support there, so that the block "
+        + $"lies flat.";
+
     public static Message LineUpBeforeContact =>
         $"Line up before contact: sliding smears paste and drags pads. Leads routed out from under.";
 
