@@ -102,6 +102,7 @@ builder
     .AddSingleton<ActorCheck>()
     .AddSingleton<DayEntries>()
     .AddSingleton<DayService>()
+    .AddSingleton<CalendarFile>()
     .AddSingleton(s => new Doctor(shop, s.GetRequiredService<TimeProvider>(), d => LibraryDocuments.Digest(d)))
     .AddSingleton(s => new BackupRing(
         shop,
@@ -230,6 +231,7 @@ CareEndpoints.Map(app);
 SettingEndpoints.Map(app);
 ShopCardEndpoints.Map(app);
 EventEndpoints.Map(app);
+CalendarEndpoints.Map(app);
 SeatEndpoints.Map(app);
 SheetEndpoints.Map(app);
 NewerEndpoints.Map(app);

@@ -5,7 +5,8 @@ namespace FaithfulBracket.Store;
 /// <summary>What stands of a job's place in the day.</summary>
 /// <param name="DueAt">Promised for then; null without a promise.</param>
 /// <param name="Initials">Whose job it is; null where nobody was named.</param>
-public sealed record DayPaper(long JobId, string? DueAt, string? Initials);
+/// <param name="Changes">How often job, promise or readings were changed: never less than before.</param>
+public sealed record DayPaper(long JobId, string? DueAt, string? Initials, long Changes);
 
 public sealed record DayPinRow(long JobId, string BlockKey, string StartAt);
 
@@ -17,15 +18,17 @@ public sealed class DayEntries(ShopDatabase database, TimeProvider time)
         using var c = database.Open();
         return
         [
-            .. c.Query<(long JobId, string? DueAt, string? Initials)>(
+            .. c.Query<(long JobId, string? DueAt, string? Initials, long Changes)>(
                     """
                     select j.id as JobId,
                         (select due_at from job_promise p where p.job_id = j.id order by p.id desc limit 1) as DueAt,
-                        (select initials from job_hands h where h.job_id = j.id order by h.id desc limit 1) as Initials
+                        (select initials from job_hands h where h.job_id = j.id order by h.id desc limit 1) as Initials,
+                        j.version + (select count(*) from job_promise p where p.job_id = j.id)
+                            + (select count(*) from reading r where r.job_id = j.id) as Changes
                     from job j
                     """
                 )
-                .Select(r => new DayPaper(r.JobId, r.DueAt, r.Initials)),
+                .Select(r => new DayPaper(r.JobId, r.DueAt, r.Initials, r.Changes)),
         ];
     }
 

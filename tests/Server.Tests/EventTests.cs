@@ -133,7 +133,7 @@ public sealed partial class EventTests : IDisposable
         Assert.Equal(HttpStatusCode.Created, opened.StatusCode);
         // the demo shop's jobs were opened before, what runs short is told with the first look
         var seen = new List<(string Type, string Id, JsonElement Data)>();
-        while (seen.Count(s => s.Type == "job.opened") < 1 || seen.GroupBy(s => s.Id).All(g => g.Count() < 2))
+        while (!seen.Exists(s => s.Type == "job.opened") || seen.GroupBy(s => s.Id).All(g => g.Count() < 2))
         {
             var e = Next(key, out var type);
             seen.Add((type, e.GetProperty("id").GetString()!, e.GetProperty("data")));

@@ -96,6 +96,52 @@ public sealed class LanTests
     }
 
     [Fact]
+    public async Task A_calendar_program_reads_by_the_address_alone_until_there_is_another()
+    {
+        using var server = new ServerProcess(lan: true);
+        using var stranger = Tablet(server);
+        const string own = "/api/settings/calendar";
+        var told = await server.GetAsync(own);
+        var address = new Uri(told.GetProperty("lanAddress").GetString()!).AbsolutePath;
+        Assert.EndsWith(address, told.GetProperty("address").GetString(), StringComparison.Ordinal);
+        var calendar = await stranger.GetAsync(address);
+        Assert.Equal(
+            (HttpStatusCode.OK, "text/calendar"),
+            (calendar.StatusCode, calendar.Content.Headers.ContentType!.MediaType)
+        );
+        var before = Sequence(await calendar.Content.ReadAsStringAsync());
+        // a promise that is moved comes with a higher number
+        var put = await server.SendAsync(
+            HttpMethod.Put,
+            "/api/jobs/2/promise",
+            $$"""{"by":"QA","at":"{{DateTime.Now.AddDays(3):yyyy-MM-dd}}T12:00"}"""
+        );
+        Assert.Equal(HttpStatusCode.NoContent, put.StatusCode);
+        Assert.Equal(before + 1, Sequence(await stranger.GetStringAsync(address)));
+        // nothing else is told by it, and only this machine says what it is
+        Assert.Equal(HttpStatusCode.NotFound, (await stranger.GetAsync($"{address[..^5]}0.ics")).StatusCode);
+        Assert.Equal(HttpStatusCode.Unauthorized, (await stranger.GetAsync(own)).StatusCode);
+        Assert.Equal(HttpStatusCode.OK, (await server.PostAsync($"{own}/address", "")).StatusCode);
+        Assert.Equal(HttpStatusCode.NotFound, (await stranger.GetAsync(address)).StatusCode);
+    }
+
+    /// <summary>Of the promise of job 2.</summary>
+    private static int Sequence(string calendar) =>
+        calendar
+            .Replace("\r\n ", "", StringComparison.Ordinal)
+            .Split("BEGIN:VEVENT")
+            .Where(e => e.Contains("SUMMARY:Promised: Skua 380\\, memory ran hot", StringComparison.Ordinal))
+            .Select(e =>
+                int.Parse(
+                    e.Split('\n').Single(l => l.StartsWith("SEQUENCE:", StringComparison.Ordinal))[
+                        "SEQUENCE:".Length..
+                    ],
+                    System.Globalization.CultureInfo.InvariantCulture
+                )
+            )
+            .Single();
+
+    [Fact]
     public async Task A_certificate_that_is_not_valid_yet_is_replaced_and_the_new_ones_fingerprint_is_told()
     {
         var data = Directory.CreateTempSubdirectory("fb-lan-").FullName;

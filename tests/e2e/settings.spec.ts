@@ -111,6 +111,18 @@ test('figures are written with a comma and inches beside, on every page at once 
   await expect(ledger).toContainText('0.017 in')
 })
 
+test('the calendar is subscribed to by an address that can be made anew', async ({ page }) => {
+  await page.goto(`${server.address}/settings`)
+  const calendar = page.getByRole('region', { name: 'Calendar' })
+  const address = (await calendar.locator('code').textContent())!
+  const text = await (await fetch(address)).text()
+  expect(text).toContain('BEGIN:VCALENDAR')
+  expect(text).toMatch(/SEQUENCE:\d/)
+  await calendar.getByRole('button', { name: 'Make a new address' }).click()
+  await expect(calendar.locator('code')).not.toHaveText(address)
+  expect((await fetch(address)).status).toBe(404)
+})
+
 test('another tool of the shop is told what happens, and the settings say how that went', async ({ page }) => {
   const told: string[] = []
   const tool = createServer((asked, answer) => {

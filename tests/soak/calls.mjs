@@ -54,6 +54,9 @@ export function calls({ boards, blocks, cards, sockets, tern, full, drawer }) {
   return [
     get(() => '/api/day'),
     get(() => '/api/day.ics'),
+    get(() => '/api/settings/calendar'),
+    get(() => '/api/settings/events'),
+    get((d) => `/calendar/${encodeURIComponent(d.of(['x.ics', '..', '%00', '0'.repeat(36) + '.ics']))}`),
     get((d) => `/api/search?text=${encodeURIComponent(d.of(words))}`),
     get((d) => `/api/past/${encodeURIComponent(d.of(['tern-460-r2', '..', 'x', '%']))}`),
     get(() => '/api/keeping/doctor'),

@@ -6,6 +6,7 @@ import { Button } from '../ui/Button'
 import { clock, day } from '../ui/format'
 import { ErrorNotice, Loading } from '../ui/Notice'
 import { BackupSection } from './BackupSection'
+import { CalendarSection } from './CalendarSection'
 import { Consequences, sent, type Values } from './Consequences'
 import { DevicesSection } from './DevicesSection'
 import { EventsSection } from './EventsSection'
@@ -101,6 +102,7 @@ export function SettingsPage() {
           <SignersSection />
           <DevicesSection />
           <EventsSection />
+          <CalendarSection />
           <BackupSection />
         </>
       )}

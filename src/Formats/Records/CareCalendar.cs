@@ -12,10 +12,18 @@ public static class CareCalendar
     private const int ReminderDays = 7;
 
     /// <param name="uid">Names the job for ever: the file taken in again moves its dates and adds none.</param>
-    public static string Write(string uid, string title, string? client, CareDates dates, DateTimeOffset now)
+    /// <param name="sequence">How often what the dates come from was changed.</param>
+    public static string Write(
+        string uid,
+        string title,
+        string? client,
+        CareDates dates,
+        DateTimeOffset now,
+        int sequence
+    )
     {
         var calendar = new Calendar { ProductId = "-//Faithful Bracket//Care//EN", Method = "PUBLISH" };
-        foreach (var e in Events(uid, title, client, dates, now))
+        foreach (var e in Events(uid, title, client, dates, now, sequence))
             calendar.Events.Add(e);
         return new CalendarSerializer().SerializeToString(calendar)!;
     }
@@ -25,12 +33,13 @@ public static class CareCalendar
         string title,
         string? client,
         CareDates dates,
-        DateTimeOffset now
+        DateTimeOffset now,
+        int sequence
     )
     {
         var whose = client is null ? title : $"{title}, {client}";
         if (dates.Repaste is { } repaste)
-            yield return Day($"{uid}-repaste", repaste, $"Repaste: {whose}", dates.Text, now);
+            yield return Day($"{uid}-repaste", repaste, $"Repaste: {whose}", dates.Text, now, sequence);
         for (var i = 0; i < dates.Inspections.Count; i++)
             yield return Day(
                 $"{uid}-loop-{i + 1}",
@@ -38,15 +47,24 @@ public static class CareCalendar
                 $"Look at the loop: {whose}",
                 "Coolant clear and full, no weeping joint, fins free, flow as noted. "
                     + "Measure again at the same load: the drift is told by it.",
-                now
+                now,
+                sequence
             );
     }
 
-    private static CalendarEvent Day(string uid, DateOnly on, string summary, string text, DateTimeOffset now)
+    private static CalendarEvent Day(
+        string uid,
+        DateOnly on,
+        string summary,
+        string text,
+        DateTimeOffset now,
+        int sequence
+    )
     {
         var e = new CalendarEvent
         {
             Uid = uid,
+            Sequence = sequence,
             Summary = summary,
             Description = text,
             DtStamp = new CalDateTime(now.UtcDateTime, "UTC"),

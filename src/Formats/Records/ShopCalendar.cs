@@ -10,7 +10,15 @@ namespace FaithfulBracket.Formats.Records;
 /// <param name="Uid">Names the job for ever.</param>
 /// <param name="Promised">Null without a promise, or once it is kept.</param>
 /// <param name="Care">Null for a job that is not built yet.</param>
-public sealed record CalendarJob(string Uid, string Title, string? Client, DateTimeOffset? Promised, CareDates? Care);
+/// <param name="Sequence">How often what its dates come from was changed: a calendar takes the date with the higher one.</param>
+public sealed record CalendarJob(
+    string Uid,
+    string Title,
+    string? Client,
+    DateTimeOffset? Promised,
+    CareDates? Care,
+    int Sequence
+);
 
 /// <summary>Promises and dates of care of all jobs as one iCalendar file (RFC 5545).</summary>
 public static class ShopCalendar
@@ -25,7 +33,7 @@ public static class ShopCalendar
             if (job.Promised is { } due)
                 calendar.Events.Add(Promise(job, due, now));
             if (job.Care is { } dates)
-                foreach (var e in CareCalendar.Events(job.Uid, job.Title, job.Client, dates, now))
+                foreach (var e in CareCalendar.Events(job.Uid, job.Title, job.Client, dates, now, job.Sequence))
                     calendar.Events.Add(e);
         }
         return new CalendarSerializer().SerializeToString(calendar)!;
@@ -37,6 +45,7 @@ public static class ShopCalendar
         var e = new CalendarEvent
         {
             Uid = $"{job.Uid}-promise",
+            Sequence = job.Sequence,
             Summary = $"Promised: {(job.Client is null ? job.Title : $"{job.Title}, {job.Client}")}",
             DtStamp = new CalDateTime(now.UtcDateTime, "UTC"),
             Start = at,

@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using System.Net;
 using FaithfulBracket.Server.Http;
+using FaithfulBracket.Server.Shop;
 using FaithfulBracket.Server.Words.Lan;
 using FaithfulBracket.Store;
 using Microsoft.AspNetCore.Http.Features;
@@ -75,6 +76,8 @@ internal sealed class DeviceGate(Devices devices, StrangerDelay delay, TimeProvi
                 request.Path == PairPage
                 || request.Path == "/api/pair"
                 || request.Path.StartsWithSegments("/assets")
+                // the address itself is the key
+                || request.Path.StartsWithSegments(CalendarFile.Folder)
                 || Beside.Contains(request.Path.Value)
             )
         || HttpMethods.IsPost(request.Method) && request.Path == "/api/pair";

@@ -27,6 +27,7 @@ internal static class CareEndpoints
         string? board,
         JobPlans plans,
         JobCare care,
+        DayEntries days,
         TimeProvider time,
         CancellationToken cancel
     )
@@ -34,8 +35,11 @@ internal static class CareEndpoints
         var row = plans.Get(id, cancel).Row;
         var dates = care.Compute(id, board, cancel);
         var uid = JobCare.Uid(row, board);
+        var changes = (int)(days.All().FirstOrDefault(d => d.JobId == id)?.Changes ?? 0);
         return TypedResults.File(
-            System.Text.Encoding.UTF8.GetBytes(CareCalendar.Write(uid, row.Title, row.Client, dates, time.GetUtcNow())),
+            System.Text.Encoding.UTF8.GetBytes(
+                CareCalendar.Write(uid, row.Title, row.Client, dates, time.GetUtcNow(), changes)
+            ),
             "text/calendar; charset=utf-8",
             $"job-{id}-care.ics"
         );

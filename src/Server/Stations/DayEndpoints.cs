@@ -42,7 +42,11 @@ internal static class DayEndpoints
         var day = app.MapGroup("/api").WithTags("day");
         day.MapGet("/day", ViewAsync);
         day.MapGet("/day/order.csv", OrderCsvAsync).Produces<string>(200, "text/csv");
-        day.MapGet("/day.ics", CalendarOf).Produces<string>(200, "text/calendar");
+        day.MapGet(
+                "/day.ics",
+                (CalendarFile calendar) => TypedResults.File(calendar.Write(), CalendarFile.MediaType, "shop.ics")
+            )
+            .Produces<string>(200, "text/calendar");
         day.MapPut("/jobs/{id:long}/promise", Promise);
         day.MapPut("/jobs/{id:long}/hands", Hands);
         day.MapPut("/jobs/{id:long}/pin", Pin);
@@ -66,42 +70,6 @@ internal static class DayEndpoints
             Encoding.UTF8.GetBytes(OrderCsv.Write(desk.Orders((await desk.PlanAsync(cancel)).Plan))),
             "text/csv; charset=utf-8",
             "to-order.csv"
-        );
-
-    private static FileContentHttpResult CalendarOf(
-        BenchSummaries summaries,
-        Store.Jobs jobs,
-        DayEntries days,
-        TimeProvider time
-    )
-    {
-        var promised = days.All().ToDictionary(d => d.JobId, d => d.DueAt);
-        var entries = summaries.Open().Concat(summaries.Finished()).DistinctBy(j => j.Id).ToDictionary(j => j.Id);
-        return TypedResults.File(
-            Encoding.UTF8.GetBytes(
-                ShopCalendar.Write(
-                    // a job that was opened while this was read is in the next one
-                    jobs.All()
-                        .Where(row => entries.ContainsKey(row.Id))
-                        .Select(row => Dated(row, entries[row.Id], promised.GetValueOrDefault(row.Id))),
-                    time.GetUtcNow()
-                )
-            ),
-            "text/calendar; charset=utf-8",
-            "shop.ics"
-        );
-    }
-
-    /// <summary>A job's dates: what was promised while it is open, when it is due again once it is built.</summary>
-    private static CalendarJob Dated(JobRow row, BenchJob job, string? promised) =>
-        new(
-            JobCare.Uid(row),
-            row.Title,
-            row.Client,
-            job.Finished || promised is null
-                ? null
-                : DateTimeOffset.Parse(promised, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal),
-            job.Finished ? job.Care : null
         );
 
     private static NoContent Promise(long id, DayTime body, DayEntries days, DayService desk, TimeProvider time)

@@ -133,7 +133,7 @@ internal static class DeviceEndpoints
     }
 
     /// <summary>The port of HTTPS, which may have been a free one.</summary>
-    private static int PortOf(IServer server) =>
+    internal static int PortOf(IServer server) =>
         server
             .Features.Get<IServerAddressesFeature>()
             ?.Addresses.Select(a => Uri.TryCreate(a, UriKind.Absolute, out var u) && u.Scheme == "https" ? u.Port : 0)
