@@ -35,7 +35,10 @@ public sealed record HappenedJob(long Id, string Title, string Bench, string? Du
 /// <summary>Events for the shop's other tools: what to tell, what was told, what waits to be told again.</summary>
 public sealed class ShopEvents(ShopDatabase database, TimeProvider time)
 {
-    /// <summary>So many are kept once they arrived or were given up.</summary>
+    /// <summary>
+    /// So many are kept whole once they arrived or were given up; of older ones only that they were told, so that they are not
+    /// told again.
+    /// </summary>
     public const int MaxKept = 500;
 
     private const string Columns =
@@ -77,35 +80,40 @@ public sealed class ShopEvents(ShopDatabase database, TimeProvider time)
             }
         );
 
-    /// <summary>Jobs opened since then.</summary>
-    public IReadOnlyList<HappenedJob> Opened(string since) => Jobs("j.opened_at >= @since", since);
+    /// <summary>Jobs opened since then of which this was not told.</summary>
+    public IReadOnlyList<HappenedJob> Opened(string kind, string since) =>
+        Jobs(kind, "j.opened_at >= @since", "j.id", since);
 
-    /// <summary>Jobs finished since then.</summary>
-    public IReadOnlyList<HappenedJob> Finished(string since) =>
-        Jobs("exists (select 1 from job_record r where r.job_id = j.id and r.at >= @since)", since);
+    /// <summary>Jobs finished since then of which this was not told.</summary>
+    public IReadOnlyList<HappenedJob> Finished(string kind, string since) =>
+        Jobs(kind, "exists (select 1 from job_record r where r.job_id = j.id and r.at >= @since)", "j.id", since);
 
-    /// <summary>Jobs that are not finished and were promised for before now.</summary>
-    public IReadOnlyList<HappenedJob> Late() =>
+    /// <summary>Jobs that are not finished and were promised for before now, each promise told once.</summary>
+    public IReadOnlyList<HappenedJob> Late(string kind) =>
         Jobs(
-            """
-            j.archived_at is null and not exists (select 1 from job_record r where r.job_id = j.id)
-            and (select due_at from job_promise p where p.job_id = j.id order by p.id desc limit 1) < @since
+            kind,
+            $"""
+            j.archived_at is null and not exists (select 1 from job_record r where r.job_id = j.id) and {DueAt} < @since
             """,
+            $"j.id || ' ' || {DueAt}",
             Stamp.Format(time)
         );
 
-    private List<HappenedJob> Jobs(string where, string since)
+    private const string DueAt = "(select due_at from job_promise p where p.job_id = j.id order by p.id desc limit 1)";
+
+    private List<HappenedJob> Jobs(string kind, string where, string subject, string since)
     {
         using var c = database.Open();
         return
         [
             .. c.Query<HappenedJob>(
                 $"""
-                select j.id as Id, j.title as Title, j.bench as Bench,
-                    (select due_at from job_promise p where p.job_id = j.id order by p.id desc limit 1) as DueAt
-                from job j where {where} order by j.id
+                select j.id as Id, j.title as Title, j.bench as Bench, {DueAt} as DueAt
+                from job j where {where} and not exists (
+                    select 1 from shop_event e where e.kind = @kind and e.subject = cast({subject} as text))
+                order by j.id
                 """,
-                new { since }
+                new { kind, since }
             ),
         ];
     }
@@ -142,16 +150,6 @@ public sealed class ShopEvents(ShopDatabase database, TimeProvider time)
                 );
             }
         );
-
-    /// <summary>Whether this was told already, or waits to be.</summary>
-    public bool IsKnown(string kind, string subject)
-    {
-        using var c = database.Open();
-        return c.ExecuteScalar<long>(
-                "select count(*) from shop_event where kind = @kind and subject = @subject",
-                new { kind, subject }
-            ) > 0;
-    }
 
     public bool LowChanged(IReadOnlyList<string> low)
     {
@@ -191,7 +189,7 @@ public sealed class ShopEvents(ShopDatabase database, TimeProvider time)
                     t
                 );
                 return c.Execute(
-                    "delete from shop_event where next_at is null and id not in (select id from shop_event order by id desc limit @MaxKept)",
+                    "update shop_event set body = '{}' where next_at is null and body <> '{}' and id <= (select max(id) from shop_event) - @MaxKept",
                     new { MaxKept },
                     t
                 );

@@ -10,11 +10,11 @@ internal sealed class EventFinder(ShopEvents events, LibraryCache shop, TimeProv
     public void Look(EventTarget target)
     {
         var found = new List<NewShopEvent>();
-        void Jobs(string kind, IEnumerable<HappenedJob> jobs, Func<HappenedJob, string> subject)
+        void Jobs(string kind, Func<string, IReadOnlyList<HappenedJob>> jobs, Func<HappenedJob, string> subject)
         {
             if (target.Kinds.Contains(kind))
                 found.AddRange(
-                    jobs.Where(j => !events.IsKnown(kind, subject(j)))
+                    jobs(kind)
                         .Select(j =>
                             Create(
                                 kind,
@@ -31,10 +31,10 @@ internal sealed class EventFinder(ShopEvents events, LibraryCache shop, TimeProv
                         )
                 );
         }
-        Jobs(EventKinds.Opened, events.Opened(target.Since), j => $"{j.Id}");
-        Jobs(EventKinds.Finished, events.Finished(target.Since), j => $"{j.Id}");
+        Jobs(EventKinds.Opened, k => events.Opened(k, target.Since), j => $"{j.Id}");
+        Jobs(EventKinds.Finished, k => events.Finished(k, target.Since), j => $"{j.Id}");
         // a job that gets another promise can be late again
-        Jobs(EventKinds.Late, events.Late(), j => $"{j.Id} {j.DueAt}");
+        Jobs(EventKinds.Late, events.Late, j => $"{j.Id} {j.DueAt}");
         var low = target.Kinds.Contains(EventKinds.Low) ? shop.Drawer.Low() : [];
         var fresh = events.NewlyLow([.. low.Select(l => l.Id)]);
         found.AddRange(
