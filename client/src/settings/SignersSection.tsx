@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { answer, http, type Schemas, told } from '../api/client'
 import { useInitials } from '../app/settings'
 import { inkNames, inkOf, stamp } from '../day/DayStrip'
@@ -15,16 +15,21 @@ export function SignersSection() {
   const [by] = useInitials()
   const [fault, setFault] = useState<string>()
   const [fresh, setFresh] = useState('')
-  const put = async (initials: string, s: Pick<Signer, 'name' | 'colour' | 'works'> & { left: boolean }) => {
-    setFault(undefined)
-    try {
-      await answer(
-        http.PUT('/api/signers/{initials}', { params: { path: { initials } }, body: { ...s, by: by || undefined } }),
-      )
-      await client.invalidateQueries()
-    } catch (e) {
-      setFault(told(e))
-    }
+  // a line is sent whole: what was changed last has to arrive last
+  const turn = useRef(Promise.resolve())
+  const put = (initials: string, s: Pick<Signer, 'name' | 'colour' | 'works'> & { left: boolean }) => {
+    turn.current = turn.current.then(async () => {
+      setFault(undefined)
+      try {
+        await answer(
+          http.PUT('/api/signers/{initials}', { params: { path: { initials } }, body: { ...s, by: by || undefined } }),
+        )
+        void client.invalidateQueries()
+      } catch (e) {
+        setFault(told(e))
+      }
+    })
+    return turn.current
   }
   return (
     <section aria-label="Who signs" className="mb-6">
@@ -35,7 +40,7 @@ export function SignersSection() {
       </p>
       <ul className="grid gap-1.5">
         {(all.data ?? []).map((s) => (
-          <SignerLine key={s.initials + s.name + s.leftAt} signer={s} put={put} />
+          <SignerLine key={s.initials + s.leftAt} signer={s} put={put} />
         ))}
       </ul>
       <form
@@ -72,7 +77,9 @@ function SignerLine({
   signer: Signer
   put: (initials: string, s: Pick<Signer, 'name' | 'colour' | 'works'> & { left: boolean }) => Promise<void>
 }) {
-  const [name, setName] = useState(s.name)
+  // what is typed stands while the line comes back from the server: it is not drawn anew under the hand
+  const [typed, setName] = useState<string>()
+  const name = typed ?? s.name
   const left = s.leftAt != null
   const kept = { name, colour: s.colour, works: s.works, left }
   return (
